@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { demoHousehold } from '~/database/demo'
+import { replaceHousehold } from '~/database/household'
+</script>
+
+<template>
+  <section class="empty">
+    <h1>Nothing on the stove yet</h1>
+    <p>
+      Cadrum plans a cooking session from a kitchen and its recipes. Import a file of yours from the
+      Household menu, or look around with Highfell, a made-up farm kitchen with twelve dishes.
+    </p>
+    <v-btn color="primary" size="large" @click="replaceHousehold(demoHousehold())">
+      Load Highfell
+    </v-btn>
+  </section>
+</template>
+
+<style scoped>
+.empty {
+  max-width: 560px;
+  margin: 48px auto;
+}
+p {
+  margin: 12px 0 20px;
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { spanText } from '~/composables/useClock'
+import { usePlanning } from '~/stores/planning'
+
+defineProps<{ canPlan: boolean }>()
+const emit = defineEmits<{ plan: [seed: number] }>()
+const planning = usePlanning()
+
+const share = computed(() =>
+  Math.min(100, ((planning.progress?.elapsedMs ?? 0) / (planning.seconds * 1000)) * 100),
+)
+const words = computed(() => {
+  const p = planning.progress
+  if (!p) return 'Setting up …'
+  if (p.best === undefined) return 'Looking for a first plan …'
+  const far = ((p.best - p.bound) / p.best) * 100
+  return `Best so far ${spanText(p.best)}, at most ${far.toFixed(1)} % above the proven least`
+})
+</script>
+
+<template>
+  <div class="no-print">
+    <div v-if="planning.running" class="run" data-test="planning">
+      <div class="words" role="status">
+        {{ words }}
+        <span v-if="planning.progress" class="quiet">
+          · {{ planning.progress.iterations.toLocaleString('en') }} plans tried
+        </span>
+      </div>
+      <v-progress-linear
+        :model-value="share"
+        color="primary"
+        height="6"
+        rounded
+        aria-label="Time spent planning"
+      />
+      <v-btn color="primary" variant="outlined" @click="planning.stop()">Stop, take the best</v-btn>
+    </div>
+    <div v-else-if="canPlan" class="idle">
+      <v-btn
+        variant="outlined"
+        size="small"
+        @click="emit('plan', 1 + Math.floor(Math.random() * 1e6))"
+      >
+        Look again
+      </v-btn>
+      <label>
+        for
+        <input
+          v-model.number="planning.seconds"
+          type="number"
+          min="1"
+          max="120"
+          aria-label="Seconds to plan"
+        />
+        seconds
+      </label>
+    </div>
+    <div v-if="planning.failure" class="bad" role="alert">{{ planning.failure }}</div>
+    <div v-if="planning.refusal.length" class="bad" role="alert">
+      <strong>This cannot be done:</strong>
+      <ul>
+        <li v-for="reason in planning.refusal" :key="reason">{{ reason }}</li>
+      </ul>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.run {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 6px 16px;
+  align-items: center;
+  margin-bottom: 12px;
+}
+.run .v-btn {
+  grid-row: 1 / 3;
+  grid-column: 2;
+}
+.idle {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+input {
+  width: 4.2em;
+  padding: 4px 6px;
+  border: 1px solid var(--quiet);
+  border-radius: 6px;
+  color: inherit;
+}
+.bad {
+  margin: 8px 0;
+  padding: 10px 14px;
+  border-left: 6px solid rgb(var(--v-theme-error));
+  background: rgb(var(--v-theme-surface));
+}
+.bad ul {
+  margin-left: 18px;
+}
+</style>

@@ -1,0 +1,258 @@
+<script setup lang="ts">
+import { mdiClose, mdiMinus, mdiPlus } from '@mdi/js'
+import { isValid, parseISO } from 'date-fns'
+import { computed, ref } from 'vue'
+import type { Kitchen } from '~~/core/kitchen'
+import type { Recipe } from '~~/core/recipe'
+import { MOST_BATCHES, type CompiledSession, type Session } from '~~/core/session'
+import { useNotices } from '~/stores/notices'
+
+const props = defineProps<{
+  session: Session
+  kitchen: Kitchen
+  recipes: Recipe[]
+  compiled: CompiledSession | undefined
+  locked: boolean
+  followed: string | undefined
+}>()
+const emit = defineEmits<{
+  change: [edit: (session: Session) => Session]
+  follow: [dish: string]
+}>()
+const notices = useNotices()
+
+const recipe = (id: string) => props.recipes.find((r) => r.id === id)
+const place = (id: string) => props.recipes.findIndex((r) => r.id === id)
+const bases = computed(() =>
+  (props.compiled?.dishes ?? []).filter(
+    (d) => !props.session.dishes.some((own) => own.recipe === d.id),
+  ),
+)
+const toAdd = computed(() =>
+  props.recipes.filter((r) => !props.session.dishes.some((d) => d.recipe === r.id)),
+)
+const timeWrong = ref<string>()
+
+function setBatches(id: string, batches: number) {
+  if (batches < 0.5 || batches > MOST_BATCHES) return
+  emit('change', (s) => ({
+    ...s,
+    dishes: s.dishes.map((d) => (d.recipe === id ? { ...d, batches } : d)),
+  }))
+}
+
+function remove(id: string) {
+  const before = props.session.dishes
+  emit('change', (s) => ({ ...s, dishes: s.dishes.filter((d) => d.recipe !== id) }))
+  notices.show({
+    text: `${recipe(id)?.name ?? id} is out of the session.`,
+    undo: async () => emit('change', (s) => ({ ...s, dishes: before })),
+  })
+}
+
+function add(id: string | null) {
+  if (id) emit('change', (s) => ({ ...s, dishes: [...s.dishes, { recipe: id, batches: 1 }] }))
+}
+
+function toggle(cook: string) {
+  emit('change', (s) => ({
+    ...s,
+    cooks: props.kitchen.people
+      .map((p) => p.id)
+      .filter((id) => (id === cook ? !s.cooks.includes(id) : s.cooks.includes(id))),
+  }))
+}
+
+function setStart(value: string) {
+  const sound = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(value) && isValid(parseISO(value))
+  timeWrong.value = sound ? undefined : 'Give a day and a time, such as 20 March 2027, 9:00.'
+  if (sound) emit('change', (s) => ({ ...s, start: value }))
+}
+</script>
+
+<template>
+  <section class="panel" aria-label="This session">
+    <p v-if="locked" class="locked">
+      This plan is being cooked. To change it, stop the session on the
+      <NuxtLink to="/cook">Cook</NuxtLink> page first.
+    </p>
+    <fieldset :disabled="locked">
+      <label class="field">
+        Begins
+        <input
+          type="datetime-local"
+          :value="session.start"
+          :aria-invalid="timeWrong !== undefined"
+          @change="setStart(($event.target as HTMLInputElement).value)"
+        />
+      </label>
+      <p v-if="timeWrong" class="wrong" role="alert">{{ timeWrong }}</p>
+
+      <h2>Who cooks</h2>
+      <div class="cooks">
+        <label v-for="person in kitchen.people" :key="person.id">
+          <input
+            type="checkbox"
+            :checked="session.cooks.includes(person.id)"
+            @change="toggle(person.id)"
+          />
+          {{ person.name }} <span class="quiet">{{ person.practice }}</span>
+        </label>
+      </div>
+
+      <h2>Dishes</h2>
+      <ul class="dishes">
+        <li v-for="dish in session.dishes" :key="dish.recipe" :data-test="`dish-${dish.recipe}`">
+          <button
+            type="button"
+            class="name"
+            :aria-pressed="followed === dish.recipe"
+            :title="`Follow ${recipe(dish.recipe)?.name} through the plan`"
+            @click="emit('follow', dish.recipe)"
+          >
+            <DishMark :mark="recipe(dish.recipe)?.mark ?? '??'" :index="place(dish.recipe)" />
+            <span>{{ recipe(dish.recipe)?.name ?? dish.recipe }}</span>
+          </button>
+          <span class="batches">
+            <v-btn
+              :icon="mdiMinus"
+              size="x-small"
+              variant="text"
+              :disabled="dish.batches <= 0.5"
+              :aria-label="`Fewer batches of ${recipe(dish.recipe)?.name}`"
+              @click="setBatches(dish.recipe, dish.batches - 0.5)"
+            />
+            <output class="figure" :aria-label="`Batches of ${recipe(dish.recipe)?.name}`"
+              >×{{ dish.batches }}</output
+            >
+            <v-btn
+              :icon="mdiPlus"
+              size="x-small"
+              variant="text"
+              :disabled="dish.batches >= MOST_BATCHES"
+              :aria-label="`More batches of ${recipe(dish.recipe)?.name}`"
+              @click="setBatches(dish.recipe, dish.batches + 0.5)"
+            />
+            <v-btn
+              :icon="mdiClose"
+              size="x-small"
+              variant="text"
+              :aria-label="`Leave out ${recipe(dish.recipe)?.name}`"
+              @click="remove(dish.recipe)"
+            />
+          </span>
+        </li>
+        <li v-for="base in bases" :key="base.id" class="base">
+          <button
+            type="button"
+            class="name"
+            :aria-pressed="followed === base.id"
+            @click="emit('follow', base.id)"
+          >
+            <DishMark :mark="base.mark" :index="place(base.id)" />
+            <span>{{ base.name }} <small class="quiet">shared, made once</small></span>
+          </button>
+          <output class="figure">×{{ base.batches }}</output>
+        </li>
+      </ul>
+      <label v-if="toAdd.length" class="field">
+        Add a dish
+        <select
+          :value="''"
+          @change="
+            add(($event.target as HTMLSelectElement).value)
+            ;($event.target as HTMLSelectElement).value = ''
+          "
+        >
+          <option value="">choose …</option>
+          <option v-for="r in toAdd" :key="r.id" :value="r.id">{{ r.name }}</option>
+        </select>
+      </label>
+    </fieldset>
+  </section>
+</template>
+
+<style scoped>
+fieldset {
+  min-width: 0;
+  border: 0;
+}
+h2 {
+  margin: 14px 0 4px;
+  font-size: 1.1rem;
+}
+.field {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  margin-top: 8px;
+  font-size: 0.9rem;
+}
+input[type='datetime-local'],
+select {
+  padding: 8px 10px;
+  border: 1px solid var(--quiet);
+  border-radius: 8px;
+  background: rgb(var(--v-theme-surface));
+  color: inherit;
+  font-size: 1rem;
+  color-scheme: light dark;
+}
+.cooks {
+  display: flex;
+  flex-direction: column;
+}
+.cooks label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 30px;
+}
+.cooks input {
+  width: 18px;
+  height: 18px;
+  accent-color: rgb(var(--v-theme-primary));
+}
+.dishes {
+  padding: 0;
+  list-style: none;
+}
+.dishes li {
+  display: flex;
+  justify-content: space-between;
+  gap: 4px;
+  align-items: center;
+  min-height: 40px;
+  border-bottom: 1px solid var(--hair);
+}
+.name {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 36px;
+  text-align: left;
+  line-height: 1.15;
+  font-size: 0.92rem;
+}
+.name[aria-pressed='true'] span:last-child {
+  text-decoration: underline 2px;
+}
+.name small {
+  display: block;
+}
+.batches {
+  display: flex;
+  align-items: center;
+}
+.batches output {
+  min-width: 2.4em;
+  text-align: center;
+}
+.locked,
+.wrong {
+  margin-bottom: 8px;
+  padding: 8px 12px;
+  border-left: 4px solid rgb(var(--v-theme-error));
+  font-size: 0.9rem;
+}
+</style>

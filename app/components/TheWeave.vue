@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import { mdiMinus, mdiPlus } from '@mdi/js'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, toRef } from 'vue'
+import type { Kitchen } from '~~/core/kitchen'
+import type { Plan } from '~~/core/plan'
+import type { CompiledSession, Session } from '~~/core/session'
+import { clockTime } from '~/composables/useClock'
+import { useWeave } from '~/composables/useWeave'
+
+const props = defineProps<{
+  session: Session
+  kitchen: Kitchen
+  compiled: CompiledSession
+  plan: Plan
+  followed: string | undefined
+}>()
+
+const ZOOMS = [2.4, 3.4, 5, 8, 14, 22]
+const zoom = ref(1)
+const frame = ref<HTMLElement>()
+const { width: frameWidth } = useElementSize(frame)
+
+const { columns, width, height, y, end, stretches, hands, threads, ovens, hairline } = useWeave({
+  plan: toRef(props, 'plan'),
+  compiled: toRef(props, 'compiled'),
+  kitchen: toRef(props, 'kitchen'),
+  width: frameWidth,
+  perMinute: computed(() => ZOOMS[zoom.value]!),
+})
+
+const clock = (seconds: number) => clockTime(props.session.start, seconds)
+const groups = computed(() => {
+  const out: { name: string; x: number; width: number }[] = []
+  for (const c of columns.value) {
+    const last = out[out.length - 1]
+    if (last?.name === c.group) last.width = c.x + c.width - last.x
+    else out.push({ name: c.group, x: c.x, width: c.width })
+  }
+  return out
+})
+const ticks = computed(() => {
+  const step = zoom.value >= 3 ? 300 : 900
+  return Array.from({ length: Math.floor(end.value / step) + 1 }, (_, i) => i * step)
+})
+const faded = (dish: string | undefined) => props.followed !== undefined && dish !== props.followed
+/** Warmer the hotter, from pale amber at 100 °C to brick at 240. */
+const warmth = (celsius: number) =>
+  `hsl(${36 - Math.min(24, Math.max(0, (celsius - 100) / 6))} 85% 55%)`
+const summary = computed(
+  () =>
+    `The plan as a weave: time runs down from ${clock(0)} to ${clock(end.value)}, with a strand for each cook and each place. The list further down says the same in words.`,
+)
+</script>
+
+<template>
+  <div>
+    <div class="tools no-print">
+      <slot />
+      <span class="zoom" role="group" aria-label="Size of the weave">
+        <v-btn
+          :icon="mdiMinus"
+          size="x-small"
+          variant="outlined"
+          aria-label="Smaller"
+          :disabled="zoom === 0"
+          @click="zoom--"
+        />
+        <v-btn
+          :icon="mdiPlus"
+          size="x-small"
+          variant="outlined"
+          aria-label="Larger"
+          :disabled="zoom === ZOOMS.length - 1"
+          @click="zoom++"
+        />
+      </span>
+    </div>
+    <div
+      ref="frame"
+      class="frame"
+      tabindex="0"
+      role="region"
+      aria-label="The weave, scrolls sideways"
+    >
+      <svg class="heads" :width="width" height="96" aria-hidden="true">
+        <g v-for="g in groups" :key="g.name + g.x">
+          <text :x="g.x" y="14" class="group">{{ g.name }}</text>
+          <line :x1="g.x" :x2="g.x + g.width" y1="19" y2="19" class="rule" />
+        </g>
+        <template v-for="c in columns" :key="c.id">
+          <text v-if="c.group === 'Hands'" :x="c.x + 2" y="88" class="name">{{ c.name }}</text>
+          <text v-else class="place" :transform="`translate(${c.x + 12},92) rotate(-58)`">
+            {{ c.name }}
+          </text>
+        </template>
+      </svg>
+      <svg :width="width" :height="height" role="img" :aria-label="summary" data-test="weave">
+        <WeaveTextures />
+        <g class="grid">
+          <template v-for="t in ticks" :key="t">
+            <line x1="40" :x2="width" :y1="y(t)" :y2="y(t)" :class="{ strong: t % 1800 === 0 }" />
+            <text v-if="t % 1800 === 0 || zoom >= 3" x="36" :y="y(t) + 4" text-anchor="end">
+              {{ clock(t) }}
+            </text>
+          </template>
+        </g>
+        <g>
+          <rect
+            v-for="c in columns"
+            :key="c.id"
+            :x="c.x"
+            y="0"
+            :width="c.width"
+            :height="height"
+            :class="c.group === 'Hands' ? 'palm' : 'warp'"
+          />
+        </g>
+        <g v-for="o in ovens" :key="`${o.station}${o.from}`">
+          <rect
+            :x="o.x"
+            :y="o.set"
+            :width="o.width"
+            :height="Math.max(0, o.top - o.set)"
+            :fill="warmth(o.celsius)"
+            opacity="0.22"
+          />
+          <rect
+            :x="o.x"
+            :y="o.top"
+            :width="o.width"
+            :height="o.bottom - o.top"
+            :fill="warmth(o.celsius)"
+            opacity="0.5"
+          />
+          <line :x1="o.x - 3" :x2="o.x + o.width + 3" :y1="o.set" :y2="o.set" class="knob" />
+          <text :x="o.x + o.width + 4" :y="o.set + 10" class="heat">
+            {{ o.celsius }}° {{ clock(o.setAt) }}
+          </text>
+        </g>
+        <path
+          v-for="t in threads"
+          :key="t.key"
+          :d="t.path"
+          fill="none"
+          :stroke="t.colour"
+          :stroke-width="t.thin ? 1.2 : 2"
+          :stroke-dasharray="t.thin ? '2 3' : undefined"
+          :opacity="faded(t.dish) ? 0.05 : followed ? 0.95 : 0.34"
+        />
+        <g v-for="s in stretches" :key="s.activity" :opacity="faded(s.dish) ? 0.14 : 1">
+          <title>{{ clock(s.from) }} to {{ clock(s.to) }}: {{ s.text }}</title>
+          <rect
+            v-for="fill in [s.look.colour, `url(#${s.look.pattern})`]"
+            :key="fill"
+            :x="s.x - 7"
+            :y="s.top"
+            width="14"
+            :height="Math.max(2, s.bottom - s.top - 1)"
+            rx="6"
+            :fill="fill"
+          />
+          <g v-if="s.bottom - s.top > 17">
+            <rect :x="s.x - 8" :y="s.top + 2" width="16" height="13" rx="3" :fill="s.look.colour" />
+            <text :x="s.x" :y="s.top + 12" class="mark">{{ s.mark }}</text>
+          </g>
+        </g>
+        <g v-for="h in hands" :key="h.key" :opacity="faded(h.dish) ? 0.14 : 1">
+          <title>{{ clock(h.from) }} to {{ clock(h.to) }}: {{ h.text }}</title>
+          <rect
+            :x="h.x"
+            :y="h.top"
+            :width="h.width"
+            :height="Math.max(1.5, h.bottom - h.top - 1)"
+            rx="3"
+            class="held"
+            :style="{ '--dish': h.look?.colour ?? 'transparent' }"
+          />
+          <template v-if="h.look">
+            <rect
+              v-for="fill in [h.look.colour, `url(#${h.look.pattern})`]"
+              :key="fill"
+              :x="h.x"
+              :y="h.top"
+              width="8"
+              :height="Math.max(1.5, h.bottom - h.top - 1)"
+              rx="2"
+              :fill="fill"
+            />
+          </template>
+          <svg
+            v-if="h.bottom - h.top >= 11"
+            :x="h.x + 11"
+            :y="h.top"
+            :width="h.width - 13"
+            :height="h.bottom - h.top"
+          >
+            <text x="0" y="9.6" class="deed">
+              <tspan v-if="h.mark" class="deed-mark">{{ h.mark }}</tspan>
+              <tspan :dx="h.mark ? 4 : 0">{{ h.text }}</tspan>
+            </text>
+          </svg>
+        </g>
+        <polyline :points="hairline" class="hairline" />
+        <line x1="40" :x2="width" :y1="y(plan.makespan)" :y2="y(plan.makespan)" class="finish" />
+      </svg>
+    </div>
+  </div>
+</template>
+
+<style scoped src="./weave.css"></style>

@@ -1,0 +1,25 @@
+import { addSeconds, format, parseISO } from 'date-fns'
+
+/** `9:05` for so many seconds after a session's start. */
+export function clockTime(start: string, seconds: number): string {
+  return format(addSeconds(parseISO(start), seconds), 'H:mm')
+}
+
+/** `2 h 05` or `35 min`, from seconds. */
+export function spanText(seconds: number): string {
+  const minutes = Math.round(seconds / 60)
+  const hours = Math.floor(minutes / 60)
+  return hours ? `${hours} h ${String(minutes % 60).padStart(2, '0')}` : `${minutes} min`
+}
+
+/** `4:07` from seconds, for a timer; a minus before what runs over. */
+export function timerText(seconds: number): string {
+  const whole = Math.abs(Math.round(seconds))
+  const hours = Math.floor(whole / 3600)
+  const minutes = Math.floor((whole % 3600) / 60)
+  const rest = String(whole % 60).padStart(2, '0')
+  const sign = seconds < 0 && whole > 0 ? '−' : ''
+  return hours
+    ? `${sign}${hours}:${String(minutes).padStart(2, '0')}:${rest}`
+    : `${sign}${minutes}:${rest}`
+}

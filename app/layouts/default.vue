@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { useLocalStorage, usePreferredDark } from '@vueuse/core'
+import { computed, watchEffect } from 'vue'
+import { useTheme } from 'vuetify'
+
+const theme = useTheme()
+const prefersDark = usePreferredDark()
+const chosen = useLocalStorage<'light' | 'dark' | 'system'>('cadrum-light', 'system')
+const dark = computed(() =>
+  chosen.value === 'system' ? prefersDark.value : chosen.value === 'dark',
+)
+watchEffect(() => theme.change(dark.value ? 'dark' : 'light'))
+
+const rooms = [
+  { to: '/plan', name: 'Plan' },
+  { to: '/cook', name: 'Cook' },
+]
+</script>
+
+<template>
+  <v-app>
+    <a href="#main" class="skip">Skip to the content</a>
+    <header class="bar no-print">
+      <NuxtLink to="/plan" class="brand display" aria-label="Cadrum, to the plan">
+        <img src="/icon.svg" alt="" width="26" height="26" />Cadrum
+      </NuxtLink>
+      <nav aria-label="The work, in order">
+        <NuxtLink v-for="room in rooms" :key="room.to" :to="room.to" class="room">{{
+          room.name
+        }}</NuxtLink>
+      </nav>
+      <span class="space" />
+      <HouseholdMenu />
+      <v-btn
+        :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight"
+        variant="text"
+        size="small"
+        :aria-label="dark ? 'Light colours' : 'Dark colours'"
+        @click="chosen = dark ? 'light' : 'dark'"
+      />
+    </header>
+    <main id="main" class="page" tabindex="-1">
+      <slot />
+    </main>
+    <NoticeBar />
+  </v-app>
+</template>
+
+<style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 4px;
+  z-index: 20;
+  padding: 8px 12px;
+  background: rgb(var(--v-theme-surface));
+}
+.skip:focus {
+  left: 8px;
+}
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 4px 18px;
+  padding: 2px 20px;
+  border-bottom: 1px solid var(--hair);
+  background: rgb(var(--v-theme-surface));
+}
+.brand {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-size: 1.35rem;
+  color: inherit;
+  text-decoration: none;
+}
+.room {
+  display: inline-block;
+  padding: 8px 12px;
+  border-bottom: 3px solid transparent;
+  color: inherit;
+  text-decoration: none;
+}
+.room.router-link-active {
+  border-bottom-color: rgb(var(--v-theme-primary));
+  font-weight: 650;
+}
+.space {
+  flex: 1;
+}
+.page {
+  flex: 1;
+  width: 100%;
+  max-width: 1500px;
+  margin: 0 auto;
+  padding: 10px 20px 48px;
+}
+.page:focus {
+  outline: none;
+}
+nav {
+  white-space: nowrap;
+}
+@media (max-width: 500px) {
+  .bar {
+    padding: 6px 10px;
+    gap: 2px 6px;
+  }
+  .room {
+    padding: 8px 6px;
+  }
+  .brand {
+    font-size: 1.1rem;
+  }
+  .page {
+    padding: 12px 10px 40px;
+  }
+}
+</style>

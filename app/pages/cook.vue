@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { handworkOf, unattended } from '~~/core/board'
+import { finish, undo } from '~~/core/logbook'
+import { useSession } from '~/composables/useSession'
+import { timerText } from '~/composables/useClock'
+import { database } from '~/database/database'
+import { useNotices } from '~/stores/notices'
+
+useHead({ title: 'Cook · Cadrum' })
+const { ready, session, kitchen, cooking, compiled, plan } = useSession()
+const notices = useNotices()
+const at = ref(Date.now())
+useIntervalFn(() => (at.value = Date.now()), 500)
+
+const work = computed(() =>
+  plan.value && compiled.value ? handworkOf(plan.value, compiled.value) : [],
+)
+const left = computed(() => {
+  const done = new Set(cooking.value?.done.map((d) => d.key))
+  return work.value.filter((w) => !done.has(w.key)).length
+})
+/** What goes on by itself: begun when the hands before it were done, for its planned length. */
+const alone = computed(() => {
+  const log = cooking.value
+  if (!plan.value || !compiled.value || !log) return []
+  const ended = new Map(log.done.map((d) => [d.key, d.endedAt]))
+  const runs = new Map(plan.value.activities.map((a) => [a.id, a]))
+  return unattended(plan.value, compiled.value).flatMap((u) => {
+    const phases = runs.get(u.activity)!.phases
+    const before = phases.findIndex((p) => p.to === u.from && p.cook !== undefined)
+    const begun = ended.get(`${u.activity}#${before}`)
+    const next = phases.findIndex((p) => p.from === u.until)
+    if (begun === undefined || ended.has(`${u.activity}#${next}`)) return []
+    const end = begun + (u.until - u.from) * 1000
+    return [{ ...u, left: Math.round((end - at.value) / 1000) }]
+  })
+})
+
+async function start() {
+  if (!session.value) return
+  at.value = Date.now()
+  await database.cooking.put({ session: session.value.id, startedAt: Date.now(), done: [] })
+}
+
+async function edit(change: (log: NonNullable<typeof cooking.value>) => typeof cooking.value) {
+  const id = session.value?.id
+  if (id === undefined) return
+  await database.transaction('rw', database.cooking, async () => {
+    const log = await database.cooking.get(id)
+    const next = log && change(log)
+    if (next) await database.cooking.put(next)
+  })
+}
+
+async function stop() {
+  const log = cooking.value
+  if (!log) return
+  await database.cooking.delete(log.session)
+  notices.show({
+    text: 'The session is stopped.',
+    undo: async () => void (await database.cooking.put(log)),
+  })
+}
+</script>
+
+<template>
+  <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
+  <EmptyHousehold v-else-if="!session || !kitchen" />
+  <section v-else-if="!plan" class="start">
+    <h1>No plan to cook from</h1>
+    <p>Make one first: it takes a few seconds.</p>
+    <v-btn to="/plan" color="primary" size="large">To the plan</v-btn>
+  </section>
+  <section v-else-if="!cooking" class="start">
+    <h1>{{ session.name }}</h1>
+    <p>
+      {{ work.length }} things to do for {{ session.cooks.length }}
+      {{ session.cooks.length === 1 ? 'cook' : 'cooks' }}. The clock starts when you press the
+      button, whatever time the plan says.
+    </p>
+    <p class="caution">
+      Hot pans, sharp blades, raw meat: follow your local guidance and the makers’ manuals. The plan
+      never knows better than what you see in the pan.
+    </p>
+    <v-btn color="primary" size="x-large" data-test="start" @click="start">Start cooking now</v-btn>
+  </section>
+  <section v-else>
+    <div class="top">
+      <h1>{{ left ? 'On the stove' : 'All done' }}</h1>
+      <p class="quiet figure">
+        {{ timerText((at - cooking.startedAt) / 1000) }} since the start · {{ left }} to go
+      </p>
+      <v-btn variant="outlined" @click="stop">Stop the session</v-btn>
+    </div>
+    <div class="cooks">
+      <CookCard
+        v-for="cook in session.cooks"
+        :key="cook"
+        :name="kitchen.people.find((p) => p.id === cook)?.name ?? cook"
+        :cook="cook"
+        :work="work"
+        :cooking="cooking"
+        :kitchen="kitchen"
+        :compiled="compiled!"
+        :at="at"
+        @done="edit((log) => finish(work, log, cook, Date.now()))"
+        @undo="edit((log) => undo(log, cook))"
+      />
+    </div>
+    <h2>Running by itself</h2>
+    <ul v-if="alone.length" class="alone">
+      <li v-for="u in alone" :key="u.activity + u.from">
+        <span>{{ u.text }}</span>
+        <span class="figure time" :class="{ over: u.left < 0 }">{{ timerText(u.left) }}</span>
+      </li>
+    </ul>
+    <p v-else class="quiet">Nothing yet. What goes on without you will be timed here.</p>
+  </section>
+</template>
+
+<style scoped>
+.start {
+  max-width: 560px;
+  margin: 40px auto;
+}
+.start p {
+  margin: 10px 0 16px;
+}
+.caution {
+  color: rgb(var(--v-theme-error));
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: baseline;
+}
+.top p {
+  flex: 1;
+}
+.cooks {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
+  gap: 18px;
+  margin: 14px 0 26px;
+}
+h2 {
+  font-size: 1.3rem;
+}
+.alone {
+  padding: 0;
+  list-style: none;
+}
+.alone li {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  align-items: baseline;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+  font-size: 1.25rem;
+}
+.time {
+  font-family: var(--display);
+  font-size: 1.6rem;
+}
+.over {
+  color: rgb(var(--v-theme-error));
+}
+</style>

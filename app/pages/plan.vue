@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { handworkOf, runningList } from '~~/core/board'
+import { useSession } from '~/composables/useSession'
+import { usePlanning } from '~/stores/planning'
+
+useHead({ title: 'Plan · Cadrum' })
+const { ready, session, kitchen, recipes, cooking, kept, compiled, issues, problemMark, change } =
+  useSession()
+const planning = usePlanning()
+/** The kept plan, or the best so far of the run under way; never one of another session. */
+const shown = computed(() => {
+  const candidate = planning.running ? planning.preview : kept.value
+  return candidate?.problem === problemMark.value && candidate?.plan.activities.length
+    ? candidate
+    : undefined
+})
+const plan = computed(() => shown.value?.plan)
+const followed = ref<string>()
+
+const lines = computed(() =>
+  plan.value && compiled.value ? runningList(plan.value, compiled.value) : [],
+)
+const handwork = computed(() =>
+  plan.value && compiled.value ? handworkOf(plan.value, compiled.value) : [],
+)
+
+function planNow(seed = 1) {
+  if (session.value && compiled.value && problemMark.value !== undefined)
+    void planning.plan(session.value.id, compiled.value.problem, problemMark.value, seed)
+}
+
+// Any change of the session makes another problem, and that wants another plan. What was
+// proven infeasible is kept too and not tried again.
+watch(
+  problemMark,
+  (mark) => {
+    if (mark !== undefined && kept.value?.problem !== mark) planNow()
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
+  <EmptyHousehold v-else-if="!session || !kitchen" />
+  <div v-else>
+    <PlanHeadline :session="session" :shown="shown" :compiled="compiled" :handwork="handwork" />
+    <div class="board">
+      <SessionPanel
+        class="no-print"
+        :session="session"
+        :kitchen="kitchen"
+        :recipes="recipes"
+        :compiled="compiled"
+        :locked="cooking !== undefined"
+        :followed="followed"
+        @change="change"
+        @follow="followed = followed === $event ? undefined : $event"
+      />
+      <section class="cloth" aria-label="The plan">
+        <IssueList v-if="issues.length" :issues="issues" />
+        <PlanProgress
+          v-if="!plan || planning.running || planning.failure"
+          :can-plan="!cooking"
+          @plan="planNow"
+        />
+        <TheWeave
+          v-if="plan && compiled"
+          :session="session"
+          :kitchen="kitchen"
+          :compiled="compiled"
+          :plan="plan"
+          :followed="followed"
+        >
+          <PlanProgress
+            v-if="!planning.running && !planning.failure"
+            :can-plan="!cooking"
+            @plan="planNow"
+          />
+        </TheWeave>
+      </section>
+    </div>
+    <RunningList
+      v-if="plan && compiled"
+      :session="session"
+      :kitchen="kitchen"
+      :compiled="compiled"
+      :lines="lines"
+    />
+  </div>
+</template>
+
+<style scoped>
+.board {
+  display: grid;
+  grid-template-columns: 270px minmax(0, 1fr);
+  gap: 24px;
+  align-items: start;
+  margin-top: 12px;
+}
+@media (max-width: 900px) {
+  .board {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,5 @@
+import { loadDemoOnce } from '~/database/demo'
+
+export default defineNuxtPlugin(async () => {
+  await loadDemoOnce()
+})

@@ -1,0 +1,77 @@
+import { proxy, wrap, type Remote } from 'comlink'
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { KeptPlan } from '~~/core/household'
+import type { Problem } from '~~/core/problem'
+import { database } from '~/database/database'
+import type { Planner, PlanningProgress, PlanningResult } from '~/workers/planner.worker'
+
+/** How long a plan is worked on by itself, in seconds. */
+const SECONDS = 8
+
+let worker: Worker | undefined
+let planner: Remote<Planner> | undefined
+let turn = 0
+
+function startWorker(): Remote<Planner> {
+  worker = new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })
+  return wrap<Planner>(worker)
+}
+
+const keep = (session: string, mark: string, result: PlanningResult): KeptPlan => ({
+  session,
+  problem: mark,
+  plan: result.plan,
+  boundBy: result.boundBy,
+  oneByOne: result.oneByOne ?? null,
+})
+
+/** The planning that is under way, if any; its result goes to the database. */
+export const usePlanning = defineStore('planning', () => {
+  const running = ref(false)
+  const progress = shallowRef<PlanningProgress>()
+  const failure = ref<string>()
+  const refusal = ref<string[]>([])
+  const seconds = ref(SECONDS)
+  /** The best plan of the run under way, to look at meanwhile. */
+  const preview = shallowRef<KeptPlan>()
+
+  async function plan(session: string, problem: Problem, mark: string, seed = 1): Promise<void> {
+    const mine = ++turn
+    // An earlier run is of no use any more; a fresh worker is quicker than waiting for it.
+    worker?.terminate()
+    planner = startWorker()
+    running.value = true
+    progress.value = undefined
+    preview.value = undefined
+    failure.value = undefined
+    refusal.value = []
+    try {
+      const result = await planner.plan(
+        JSON.parse(JSON.stringify(problem)) as Problem,
+        { seconds: seconds.value, seed },
+        proxy((p: PlanningProgress) => {
+          if (mine !== turn) return
+          progress.value = p
+          if (p.better) preview.value = keep(session, mark, p.better)
+        }),
+      )
+      if (mine !== turn) return
+      refusal.value = result.plan.reasons
+      if (result.plan.status === 'unknown')
+        failure.value =
+          'No plan turned up in the time there was. Plan again, or make the session smaller.'
+      await database.plans.put(keep(session, mark, result))
+    } catch (error) {
+      if (mine === turn) failure.value = error instanceof Error ? error.message : String(error)
+    } finally {
+      if (mine === turn) running.value = false
+    }
+  }
+
+  function stop(): void {
+    void planner?.stop()
+  }
+
+  return { running, progress, preview, failure, refusal, seconds, plan, stop }
+})

@@ -1,0 +1,77 @@
+import { expose } from 'comlink'
+import { checkPlan, breachText, type Plan } from '~~/core/plan'
+import type { Problem } from '~~/core/problem'
+import { oneByOne } from '~~/core/session'
+import { startSolving } from '~~/core/solver'
+
+export interface PlanningProgress {
+  /** Best makespan so far in seconds, where there is a plan already. */
+  best: number | undefined
+  bound: number
+  elapsedMs: number
+  iterations: number
+  /** A better plan than the last one sent, checked; absent where there is none. */
+  better: PlanningResult | undefined
+}
+
+export interface PlanningResult {
+  plan: Plan
+  boundBy: string
+  oneByOne: number | undefined
+}
+
+const SLICE_MS = 60
+let stopped = false
+
+const breathe = () => new Promise((resolve) => setTimeout(resolve))
+
+const planner = {
+  /** Plans for so many seconds or until stopped; the plan that comes back has been checked. */
+  async plan(
+    problem: Problem,
+    options: { seconds: number; seed: number },
+    onProgress: (progress: PlanningProgress) => void,
+  ): Promise<PlanningResult> {
+    stopped = false
+    const began = performance.now()
+    const run = startSolving(problem, {
+      ...options,
+      signal: {
+        get aborted() {
+          return stopped
+        },
+      },
+    })
+    let going = true
+    let separately: number | undefined
+    let sent = Infinity
+    const checked = (plan: Plan): PlanningResult => {
+      const breaches = checkPlan(problem, plan)
+      if (breaches.length) throw new Error(`The plan breaks ${breaches.map(breachText).join('; ')}`)
+      return { plan, boundBy: run.boundWords(), oneByOne: separately }
+    }
+    while (going && !stopped) {
+      going = run.advance(SLICE_MS)
+      const plan = run.plan()
+      const planned = plan.status === 'feasible' || plan.status === 'optimal'
+      // Once there is a plan to compare it with, and before the search has its head.
+      if (planned && separately === undefined) separately = oneByOne(problem)
+      onProgress({
+        best: planned ? plan.makespan : undefined,
+        bound: plan.bound,
+        elapsedMs: performance.now() - began,
+        iterations: run.iterations(),
+        better: planned && plan.makespan < sent ? checked(plan) : undefined,
+      })
+      if (planned) sent = Math.min(sent, plan.makespan)
+      await breathe()
+    }
+    return checked(run.plan())
+  },
+  stop() {
+    stopped = true
+  },
+}
+
+export type Planner = typeof planner
+expose(planner)

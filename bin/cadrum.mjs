@@ -1,0 +1,115 @@
+#!/usr/bin/env node
+import { readFileSync, writeFileSync } from 'node:fs'
+import { loadCore } from './core.mjs'
+
+const USAGE = `usage:
+  cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--out PLAN.json]
+  cadrum check PROBLEM.json PLAN.json
+  cadrum compile SESSION.json [--out PROBLEM.json]
+  cadrum formats FOLDER`
+
+const [command, ...rest] = process.argv.slice(2)
+const commands = { plan, check, compile, formats }
+if (!commands[command]) fail(USAGE)
+const core = await loadCore()
+process.exitCode = await commands[command](rest)
+
+function plan(args) {
+  const { files, flags } = parse(args, ['seconds', 'iterations', 'seed', 'out'])
+  if (files.length !== 1) fail(USAGE)
+  const problem = unwrap(core.readProblem(readJson(files[0])))
+  const options = { seed: whole(flags, 'seed', 1, -2147483648) }
+  if (flags.iterations !== undefined) options.iterations = whole(flags, 'iterations', 0, 1)
+  if (flags.seconds !== undefined || options.iterations === undefined)
+    options.seconds = number(flags, 'seconds', 5)
+  const result = core.solve(problem, options)
+  write(result, flags.out)
+  for (const reason of result.reasons) console.error(reason)
+  return { optimal: 0, feasible: 0, infeasible: 3, unknown: 4 }[result.status]
+}
+
+function check(args) {
+  const { files } = parse(args, [])
+  if (files.length !== 2) fail(USAGE)
+  const problem = unwrap(core.readProblem(readJson(files[0])))
+  const given = unwrap(core.readPlan(readJson(files[1])))
+  const breaches = core.checkPlan(problem, given)
+  for (const breach of breaches) console.log(core.breachText(breach))
+  return breaches.length ? 1 : 0
+}
+
+function compile(args) {
+  const { files, flags } = parse(args, ['out'])
+  if (files.length !== 1) fail(USAGE)
+  const compiled = unwrap(core.compileSession(unwrap(core.readSessionFile(readJson(files[0])))))
+  write(compiled.problem, flags.out)
+  return 0
+}
+
+function formats(args) {
+  const { files } = parse(args, [])
+  if (files.length !== 1) fail(USAGE)
+  for (const [name, schema] of Object.entries(core.jsonSchemas()))
+    writeFileSync(`${files[0]}/${name}.schema.json`, JSON.stringify(schema, null, 2) + '\n')
+  return 0
+}
+
+function parse(args, allowed) {
+  const files = []
+  const flags = {}
+  for (let i = 0; i < args.length; i++) {
+    if (!args[i].startsWith('--')) files.push(args[i])
+    else {
+      const [name, inline] = args[i].slice(2).split('=', 2)
+      if (!allowed.includes(name)) fail(`unknown option --${name}\n${USAGE}`)
+      const value = inline ?? args[++i]
+      if (value === undefined) fail(`--${name} wants a value\n${USAGE}`)
+      flags[name] = value
+    }
+  }
+  return { files, flags }
+}
+
+function number(flags, name, otherwise) {
+  if (flags[name] === undefined) return otherwise
+  const value = Number(flags[name])
+  if (!Number.isFinite(value) || value < 0) fail(`--${name}: a number from 0 up`)
+  return value
+}
+
+function whole(flags, name, otherwise, least) {
+  const value = flags[name] === undefined ? otherwise : Number(flags[name])
+  if (!Number.isSafeInteger(value) || (flags[name] !== undefined && value < least))
+    fail(`--${name}: a whole number from ${least} up`)
+  return value
+}
+
+function readJson(file) {
+  let content
+  try {
+    content = readFileSync(file, 'utf8')
+  } catch (error) {
+    fail(`${file}: cannot be read (${error.code ?? error.message}); allowed: a JSON file`)
+  }
+  try {
+    return JSON.parse(content)
+  } catch (error) {
+    fail(`${file}: is not JSON: ${error.message}; allowed: a JSON file`)
+  }
+}
+
+function unwrap(reading) {
+  if (reading.ok) return reading.value
+  fail(reading.issues.map((i) => `${i.path}: ${i.message}; allowed: ${i.allowed}`).join('\n'))
+}
+
+function write(value, out) {
+  const content = JSON.stringify(value, null, 2)
+  if (out === undefined) console.log(content)
+  else writeFileSync(out, content + '\n')
+}
+
+function fail(message) {
+  console.error(message)
+  process.exit(2)
+}

@@ -1,0 +1,2 @@
+export { LARGEST_FILE, readHousehold } from './read'
+export { householdSchema, keptPlanSchema, type Household, type KeptPlan } from './schema'

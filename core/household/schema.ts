@@ -1,0 +1,32 @@
+import { z } from 'zod'
+import { kitchenSchema } from '../kitchen'
+import { cookingSchema } from '../logbook'
+import { planSchema } from '../plan'
+import { recipeSchema } from '../recipe'
+import { sessionSchema } from '../session'
+
+/** A plan as it is kept: for which problem it was made, and what was measured beside it. */
+export const keptPlanSchema = z.strictObject({
+  session: z.string().min(1),
+  /** Fingerprint of the problem it solves; another one means that it is out of date. */
+  problem: z.string(),
+  plan: planSchema,
+  /** What the bound rests on, in words. */
+  boundBy: z.string(),
+  /** Seconds that the same dishes take one after another, by the same engine. */
+  oneByOne: z.number().min(0).nullable(),
+})
+
+/** Everything a household owns, as one file. */
+export const householdSchema = z.strictObject({
+  format: z.literal('cadrum/household@1'),
+  savedAt: z.iso.datetime(),
+  kitchens: z.array(kitchenSchema),
+  recipes: z.array(recipeSchema),
+  sessions: z.array(sessionSchema),
+  plans: z.array(keptPlanSchema),
+  cooking: z.array(cookingSchema),
+})
+
+export type Household = z.output<typeof householdSchema>
+export type KeptPlan = z.output<typeof keptPlanSchema>

@@ -1,0 +1,1 @@
+export { cookView, cookingSchema, finish, undo, type Cooking, type CookView } from './cooking'

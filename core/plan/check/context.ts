@@ -1,0 +1,42 @@
+import type { Activity, Choice, Hold, Mode, Problem, Station } from '../../problem'
+import type { ActivityRun, Plan } from '../schema'
+
+/** One broken rule: which of the eight, whose activity (or station, cook, hold), when, and why. */
+export interface Breach {
+  rule: 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8
+  subject: string
+  from?: number
+  to?: number
+  message: string
+}
+
+export interface Placed {
+  activity: Activity
+  mode: Mode
+  run: ActivityRun
+}
+
+/** What the rules are checked against: lookups over problem and plan, and where breaches go. */
+export interface Context {
+  problem: Problem
+  plan: Plan
+  stations: Map<string, Station>
+  placed: Map<string, Placed>
+  present: Set<string>
+  holds: Map<string, Hold>
+  report: (breach: Breach) => void
+}
+
+/** Whether the activity is there under the options the plan takes. */
+export function presentActivities(problem: Problem, plan: Plan): Set<string> {
+  const present = new Set(problem.activities.map((a) => a.id))
+  for (const choice of problem.choices) for (const id of optional(choice)) present.delete(id)
+  for (const choice of problem.choices)
+    for (const option of choice.options)
+      if (plan.choices[choice.id] === option.id) for (const id of option.activities) present.add(id)
+  return present
+}
+
+const optional = (choice: Choice) => choice.options.flatMap((o) => o.activities)
+
+export const overlap = (a: number, b: number, c: number, d: number) => a < d && c < b

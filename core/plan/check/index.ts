@@ -1,0 +1,2 @@
+export { breachText, checkPlan } from './check'
+export type { Breach } from './context'

@@ -1,0 +1,150 @@
+import type { Need, Station } from '../../problem'
+import { overlap, type Context } from './context'
+
+interface Occupation {
+  who: string
+  from: number
+  to: number
+  amount: number
+  contents: string | undefined
+}
+
+/** Rules 3 and 6: every need and hold served, capacities, absences, and washing in between. */
+export function checkStations(context: Context): void {
+  const { problem, plan, report } = context
+  const occupations = occupationsByStation(context)
+  for (const chore of plan.chores) {
+    const station = context.stations.get(chore.station)
+    const say = (rule: 3 | 6, message: string) =>
+      report({ rule, subject: chore.station, from: chore.from, to: chore.to, message })
+    if (!station) say(6, 'is washed but is no station of the problem')
+    else if (station.unavailable.some(([a, b]) => overlap(a, b, chore.from, chore.to)))
+      say(3, 'is washed while it is unavailable')
+  }
+  for (const station of problem.stations) {
+    const list = occupations.get(station.id) ?? []
+    for (const o of list)
+      for (const [a, b] of station.unavailable)
+        if (overlap(a, b, o.from, o.to))
+          report({
+            rule: 3,
+            subject: o.who,
+            from: o.from,
+            to: o.to,
+            message: `takes "${station.id}" while it is unavailable (${a} to ${b})`,
+          })
+    checkCapacity(station, list, context)
+    if (station.wash) checkWashing(station, list, context)
+  }
+}
+
+function occupationsByStation(context: Context): Map<string, Occupation[]> {
+  const { problem, plan, placed, report } = context
+  const byStation = new Map<string, Occupation[]>()
+  const take = (who: string, need: Need, stationId: string, from: number, to: number) => {
+    const say = (message: string) => report({ rule: 3, subject: who, from, to, message })
+    const station = context.stations.get(stationId)
+    if (!station) return say(`names "${stationId}", which is no station`)
+    if (station.kind !== need.kind) say(`needs a ${need.kind}, "${stationId}" is none`)
+    const missing = need.tags.filter((t) => !station.tags.includes(t))
+    if (missing.length) say(`needs ${missing.join(', ')}, "${stationId}" is not`)
+    if (need.minSize !== undefined && (station.size ?? -Infinity) < need.minSize)
+      say(`needs size ${need.minSize}, "${stationId}" has ${station.size ?? 'none'}`)
+    const list = byStation.get(stationId) ?? []
+    list.push({ who, from, to, amount: need.amount, contents: need.contents })
+    byStation.set(stationId, list)
+  }
+  for (const { activity, mode, run } of placed.values()) {
+    if (run.stations.length !== mode.needs.length)
+      report({
+        rule: 3,
+        subject: activity.id,
+        from: run.start,
+        to: run.end,
+        message: `has ${run.stations.length} stations for ${mode.needs.length} needs`,
+      })
+    mode.needs.forEach((need, k) => {
+      const station = run.stations[k]
+      if (station !== undefined) take(activity.id, need, station, run.start, run.end)
+    })
+  }
+  const latest = Math.max(0, ...[...placed.values()].map((p) => p.run.end))
+  const seen = new Set<string>()
+  for (const run of plan.holds) {
+    const hold = context.holds.get(run.id)
+    const say = (message: string) =>
+      report({ rule: 3, subject: run.id, from: run.from, to: run.to, message })
+    if (!hold) {
+      say('is no hold of the problem')
+      continue
+    }
+    if (seen.has(run.id)) say('is held twice')
+    seen.add(run.id)
+    const from = placed.get(hold.from)?.run
+    const to = hold.to === null ? { end: latest } : placed.get(hold.to)?.run
+    if (!from || !to) {
+      say('is held though one of its ends is absent')
+      continue
+    }
+    if (run.from !== from.start) say(`begins at ${run.from}, "${hold.from}" at ${from.start}`)
+    if (run.to !== to.end) say(`ends at ${run.to}, should at ${to.end}`)
+    if (run.to < run.from) say('ends before it begins')
+    take(run.id, hold.need, run.station, run.from, run.to)
+  }
+  for (const hold of problem.holds) {
+    const both = placed.has(hold.from) && (hold.to === null || placed.has(hold.to))
+    if (both && !seen.has(hold.id))
+      report({ rule: 3, subject: hold.id, message: 'is not held by any station' })
+  }
+  return byStation
+}
+
+function checkCapacity(station: Station, list: Occupation[], { report }: Context): void {
+  for (const o of list) {
+    if (o.to <= o.from) continue
+    // The load can only peak where something begins.
+    const at = list.filter((p) => p.from <= o.from && o.from < p.to)
+    const taken = at.reduce((sum, p) => sum + p.amount, 0)
+    if (taken > station.capacity + 1e-9)
+      report({
+        rule: 3,
+        subject: o.who,
+        from: o.from,
+        to: o.to,
+        message: `"${station.id}" holds ${taken} of ${station.capacity} with ${at
+          .filter((p) => p !== o)
+          .map((p) => `"${p.who}"`)
+          .join(', ')}`,
+      })
+  }
+}
+
+function checkWashing(station: Station, list: Occupation[], { plan, report }: Context): void {
+  const wash = station.wash!
+  const order = [...list].sort((a, b) => a.from - b.from || a.to - b.to)
+  for (let i = 1; i < order.length; i++) {
+    const before = order[i - 1]!
+    const after = order[i]!
+    const { contents: was } = before
+    const { contents: next } = after
+    if (was !== undefined && was === next) continue
+    const named = was !== undefined && next !== undefined ? wash.between?.[was]?.[next] : undefined
+    const seconds = named ?? wash.seconds
+    if (seconds === 0) continue
+    const washed = plan.chores.some(
+      (c) =>
+        c.station === station.id &&
+        c.from >= before.to &&
+        c.to <= after.from &&
+        c.to - c.from >= seconds,
+    )
+    if (!washed)
+      report({
+        rule: 6,
+        subject: after.who,
+        from: before.to,
+        to: after.from,
+        message: `takes "${station.id}" after "${before.who}" without ${seconds} s of washing`,
+      })
+  }
+}

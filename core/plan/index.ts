@@ -1,0 +1,12 @@
+export { breachText, checkPlan, type Breach } from './check'
+export { readPlan } from './read'
+export {
+  planSchema,
+  type ActivityRun,
+  type ChoreRun,
+  type HeatRun,
+  type HoldRun,
+  type PhaseRun,
+  type Plan,
+  type PlanStatus,
+} from './schema'

@@ -1,0 +1,20 @@
+export { id, instant, LONGEST, span, text, celsius } from './fields'
+export { fingerprint } from './fingerprint'
+export { activityRun, choreRun, heatRun, holdRun, phaseRun, progress } from './progress'
+export { readProblem } from './read'
+export {
+  problemSchema,
+  type Activity,
+  type Choice,
+  type Cook,
+  type Hold,
+  type Mode,
+  type Need,
+  type ObjectiveName,
+  type Phase,
+  type Pin,
+  type Problem,
+  type ProblemInput,
+  type Relation,
+  type Station,
+} from './schema'

@@ -1,0 +1,142 @@
+import type { Issue } from '../reading'
+import type { Activity, Problem } from './schema'
+
+/** What no schema can say about one field alone: names that must exist, orders that must hold. */
+export function crossReferenceIssues(problem: Problem): Issue[] {
+  const issues: Issue[] = []
+  const report = (path: string, message: string, allowed: string) =>
+    issues.push({ path, message, allowed })
+
+  const names = (list: { id: string }[], where: string) => {
+    const seen = new Set<string>()
+    list.forEach((item, i) => {
+      if (seen.has(item.id))
+        report(`${where}[${i}].id`, `"${item.id}" stands twice`, 'each id once in its list')
+      seen.add(item.id)
+    })
+    return seen
+  }
+  const known = (set: Set<string>, value: string, path: string, what: string) => {
+    if (!set.has(value)) report(path, `there is no ${what} "${value}"`, `the id of one ${what}`)
+  }
+
+  const cooks = names(problem.cooks, 'cooks')
+  const stations = names(problem.stations, 'stations')
+  const activities = names(problem.activities, 'activities')
+  names(problem.choices, 'choices')
+  names(problem.holds, 'holds')
+
+  problem.stations.forEach((station, i) => {
+    if (station.wash && station.capacity !== 1)
+      report(
+        `stations[${i}].wash`,
+        'a station that is washed holds one thing at a time',
+        'capacity 1',
+      )
+    if (station.oven && station.oven.min > station.oven.max)
+      report(`stations[${i}].oven.max`, 'is below the least temperature', `at least oven.min`)
+  })
+  problem.activities.forEach((activity, i) => activityIssues(problem, activity, i, names, report))
+
+  const chosenBy = new Map<string, number>()
+  problem.choices.forEach((choice, i) => {
+    names(choice.options, `choices[${i}].options`)
+    choice.options.forEach((option, j) =>
+      option.activities.forEach((activity, k) => {
+        const path = `choices[${i}].options[${j}].activities[${k}]`
+        known(activities, activity, path, 'activity')
+        // Options of one choice may share an activity; two choices may not.
+        const owner = chosenBy.get(activity) ?? i
+        if (owner !== i)
+          report(
+            path,
+            `"${activity}" belongs to choice "${problem.choices[owner]!.id}" already`,
+            'at most one choice for an activity',
+          )
+        chosenBy.set(activity, owner)
+      }),
+    )
+  })
+  problem.relations.forEach((relation, i) => {
+    known(activities, relation.from, `relations[${i}].from`, 'activity')
+    known(activities, relation.to, `relations[${i}].to`, 'activity')
+    if (relation.max !== undefined && relation.max < relation.min)
+      report(`relations[${i}].max`, 'is below min', `at least ${relation.min}`)
+  })
+  problem.holds.forEach((hold, i) => {
+    known(activities, hold.from, `holds[${i}].from`, 'activity')
+    if (hold.to !== null) known(activities, hold.to, `holds[${i}].to`, 'activity')
+  })
+  problem.pins?.forEach((pin, i) => {
+    known(activities, pin.activity, `pins[${i}].activity`, 'activity')
+    if (pin.cook !== undefined) known(cooks, pin.cook, `pins[${i}].cook`, 'cook')
+    pin.stations?.forEach((s, j) => known(stations, s, `pins[${i}].stations[${j}]`, 'station'))
+    const activity = problem.activities.find((a) => a.id === pin.activity)
+    if (activity && pin.mode !== undefined)
+      known(new Set(activity.modes.map((m) => m.id)), pin.mode, `pins[${i}].mode`, 'mode')
+  })
+  progressIssues(problem, { cooks, stations, activities }, known)
+  return issues
+}
+
+function activityIssues(
+  problem: Problem,
+  activity: Activity,
+  i: number,
+  names: (list: { id: string }[], where: string) => Set<string>,
+  report: (path: string, message: string, allowed: string) => void,
+) {
+  names(activity.modes, `activities[${i}].modes`)
+  activity.modes.forEach((mode, j) =>
+    mode.phases.forEach((phase, k) => {
+      const path = `activities[${i}].modes[${j}].phases[${k}]`
+      const [min, max] = phase.seconds
+      if (max !== null && max < min)
+        report(`${path}.seconds`, 'the most is below the least', `[${min}, at least ${min}]`)
+      if (phase.hands && phase.watch !== undefined)
+        report(`${path}.watch`, 'a phase takes hands or a watch, not both', 'hands or watch')
+      if (!phase.heat) return
+      if (phase.heat.celsius[0] > phase.heat.celsius[1])
+        report(`${path}.heat.celsius`, 'the low end is above the high end', '[low, high]')
+      const need = mode.needs[phase.heat.need]
+      if (!need) {
+        report(`${path}.heat.need`, 'the mode has no such need', `0 to ${mode.needs.length - 1}`)
+        return
+      }
+      const ofKind = problem.stations.filter((s) => s.kind === need.kind)
+      if (ofKind.length && !ofKind.some((s) => s.oven))
+        report(
+          `${path}.heat.need`,
+          `no "${need.kind}" has an oven's temperatures`,
+          'a need that an oven serves',
+        )
+    }),
+  )
+}
+
+function progressIssues(
+  problem: Problem,
+  sets: { cooks: Set<string>; stations: Set<string>; activities: Set<string> },
+  known: (set: Set<string>, value: string, path: string, what: string) => void,
+) {
+  const { progress } = problem
+  if (!progress) return
+  const holds = new Set(problem.holds.map((h) => h.id))
+  progress.activities.forEach((run, i) => {
+    known(sets.activities, run.id, `progress.activities[${i}].id`, 'activity')
+    run.stations.forEach((s, j) =>
+      known(sets.stations, s, `progress.activities[${i}].stations[${j}]`, 'station'),
+    )
+  })
+  progress.holds.forEach((run, i) => {
+    known(holds, run.id, `progress.holds[${i}].id`, 'hold')
+    known(sets.stations, run.station, `progress.holds[${i}].station`, 'station')
+  })
+  progress.chores.forEach((run, i) => {
+    known(sets.stations, run.station, `progress.chores[${i}].station`, 'station')
+    known(sets.cooks, run.cook, `progress.chores[${i}].cook`, 'cook')
+  })
+  progress.heats.forEach((run, i) =>
+    known(sets.stations, run.station, `progress.heats[${i}].station`, 'station'),
+  )
+}

@@ -1,0 +1,1 @@
+export { amountText, measurable, UNITS, type Unit } from './units'

@@ -1,0 +1,25 @@
+/** Units a recipe may use; metric inside, other measures are converted when they come in. */
+export const UNITS = ['g', 'kg', 'ml', 'l', 'piece', 'tsp', 'tbsp', 'pinch'] as const
+export type Unit = (typeof UNITS)[number]
+
+/** An amount as a cook can measure it: grams to 5, pieces to a half, spoons to a quarter. */
+export function measurable(amount: number, unit: Unit): number {
+  const step = { g: 5, ml: 5, kg: 0.05, l: 0.05, piece: 0.5, tsp: 0.25, tbsp: 0.5, pinch: 1 }[unit]
+  return amount <= 0 ? 0 : Math.max(step, Math.round(amount / step) * step)
+}
+
+/** `1250 g` becomes `1.25 kg`, `0.5 piece` becomes `½`. */
+export function amountText(amount: number, unit: Unit): string {
+  if (unit === 'g' && amount >= 1000) return `${trim(amount / 1000)} kg`
+  if (unit === 'ml' && amount >= 1000) return `${trim(amount / 1000)} l`
+  if (unit === 'piece') return trim(amount)
+  return `${trim(amount)} ${unit}`
+}
+
+function trim(value: number): string {
+  const whole = Math.floor(value)
+  const part = Math.round((value - whole) * 100) / 100
+  const sign = { 0.25: '¼', 0.5: '½', 0.75: '¾' }[part]
+  if (sign) return whole ? `${whole}${sign}` : sign
+  return String(Math.round(value * 100) / 100)
+}

@@ -1,0 +1,1 @@
+export { issuesFrom, pathText, type Issue, type Reading } from './issue'

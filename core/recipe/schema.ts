@@ -1,0 +1,124 @@
+import { z } from 'zod'
+import { UNITS } from '../quantity'
+import { WORK_KINDS } from './work'
+
+const id = z.string().regex(/^[a-z0-9-]+$/, { message: 'may hold only a to z, 0 to 9 and -' })
+const line = z.string().min(1).max(300)
+const minute = z.number().min(0).max(14_400)
+
+/** Least, usual and most minutes; the plan counts on the usual and allows the most. */
+const minutes = z
+  .tuple([minute, minute, minute])
+  .refine(([least, usual, most]) => least <= usual && usual <= most, {
+    message: 'the order is least, usual, most',
+  })
+
+const equipment = z.strictObject({
+  kind: z.string().min(1).max(60),
+  tags: z.array(z.string().min(1)).optional(),
+  minSize: z.number().positive().optional(),
+  /** How much of a shared place one batch takes: oven shelves, litres. */
+  amount: z.number().positive().optional(),
+  /** What is in it; the same contents twice need no washing between. */
+  contents: z.string().min(1).optional(),
+})
+
+const heat = z.strictObject({
+  celsius: z.tuple([z.number().min(0).max(350), z.number().min(0).max(350)]),
+  method: z.enum(['bake', 'grill']).default('bake'),
+})
+
+/** One way to do a step: with what, for how long, at what heat. */
+const way = z.strictObject({
+  id,
+  label: line.optional(),
+  minutes,
+  on: z.array(equipment).default([]),
+  heat: heat.optional(),
+  /** Minutes of hands to put it on and to take it off. */
+  load: minute.optional(),
+  unload: minute.optional(),
+})
+
+const after = z.strictObject({
+  step: id,
+  /** Minutes that must lie between the end of that step and the start of this one. */
+  least: minute.optional(),
+  most: minute.optional(),
+})
+
+export const step = z.strictObject({
+  id,
+  /** What to do, as one would say it. */
+  do: line,
+  work: z.enum(WORK_KINDS),
+  hygiene: z.enum(['raw', 'ready', 'produce', 'neutral']).optional(),
+  ways: z.array(way).min(1),
+  after: z.array(after).default([]),
+  /** Shared bases this step takes from, and how much for each batch of the dish. */
+  takes: z.array(z.strictObject({ base: id, batches: z.number().positive() })).default([]),
+  uses: z.array(id).default([]),
+  /** How the time grows: `each` with the batches, `pot` by half of that, `once` not at all. */
+  scale: z.enum(['each', 'pot', 'once']).default('once'),
+  /** Browned a panful at a time: pieces in a batch, and how many a 28 cm pan takes. */
+  panfuls: z.strictObject({ pieces: z.int().positive(), per28: z.int().positive() }).optional(),
+  caution: line.optional(),
+  /** Runs on after everybody has stopped, and does not count as the session. */
+  aside: z.boolean().default(false),
+})
+
+export const recipeSchema = z.strictObject({
+  format: z.literal('cadrum/recipe@1'),
+  id,
+  name: line,
+  /** Two letters that stand for the dish beside its colour. */
+  mark: z.string().regex(/^[A-Z][a-z]$/),
+  /** A base is made for other dishes and joins a session on its own. */
+  base: z.boolean().default(false),
+  serves: z.number().positive(),
+  ingredients: z.array(
+    z.strictObject({
+      id,
+      item: line,
+      amount: z.number().positive(),
+      unit: z.enum(UNITS),
+      note: line.optional(),
+    }),
+  ),
+  steps: z.array(step).min(1),
+  /** Vessels kept over several steps. */
+  keeps: z
+    .array(
+      z.strictObject({
+        id,
+        vessel: equipment,
+        /** Litres it must hold for one batch, where that decides its size. */
+        litres: z.number().positive().optional(),
+        from: id,
+        to: id,
+      }),
+    )
+    .default([]),
+  /** Ways of cooking the dish that change its steps. */
+  routes: z
+    .array(
+      z.strictObject({
+        id,
+        options: z.array(z.strictObject({ id, label: line, steps: z.array(id) })).min(2),
+      }),
+    )
+    .default([]),
+  store: z
+    .strictObject({
+      place: z.enum(['fridge', 'freezer', 'shelf']),
+      litres: z.number().positive(),
+      days: z.int().positive(),
+    })
+    .optional(),
+})
+
+export type Recipe = z.output<typeof recipeSchema>
+export type RecipeInput = z.input<typeof recipeSchema>
+export type Step = z.output<typeof step>
+export type Way = z.output<typeof way>
+export type Equipment = z.output<typeof equipment>

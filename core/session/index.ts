@@ -1,0 +1,5 @@
+export { oneByOne } from './oneByOne'
+export { compileSession, type Card, type CompiledSession } from './compile'
+export { dishesToMake, type DishToMake } from './dishes'
+export { MOST_BATCHES, sessionSchema, type Session } from './schema'
+export { readSessionFile, recipeIssues, sessionFileSchema, type SessionFile } from './sessionFile'

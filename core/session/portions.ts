@@ -1,0 +1,79 @@
+import type { Kitchen } from '../kitchen'
+import { lawOf, type Step, type Way } from '../recipe'
+import type { DishToMake } from './dishes'
+
+/** Longest stretch of cutting that is not interrupted, in seconds. */
+const CUT_PIECE = 360
+/** Size in cm of the frying pan that `per28` counts for. */
+const REFERENCE_PAN = 28
+
+/** How a step is cut up: into how many turns, and what each of them takes. */
+export interface Portions {
+  turns: number
+  /** What a turn is called, where there are several. */
+  called: 'panful' | 'load' | 'part'
+  /** Factor on the stated minutes for one turn. */
+  factor: number
+  /** Least pan size for an even panful. */
+  minPan?: number
+  /** Shares of a place that holds several, for each need of a way. */
+  amountOf: (need: Way['on'][number]) => number
+}
+
+/**
+ * Panfuls by the largest pan there is, oven loads by its shelves, long cutting in pieces of a
+ * few minutes so that ovens and pans can be served in between.
+ */
+export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Portions {
+  const { batches } = dish
+  const scale = { each: batches, pot: 0.5 + 0.5 * batches, once: 1 }[step.scale]
+  const whole = (need: Way['on'][number]) => need.amount ?? 1
+  if (step.panfuls) {
+    const pieces = Math.ceil(step.panfuls.pieces * batches)
+    const sizes = kitchen.stations
+      .filter((s) => s.kind === 'frying-pan' && s.size !== undefined)
+      .map((s) => s.size!)
+      .sort((a, b) => a - b)
+    const largest = sizes[sizes.length - 1] ?? REFERENCE_PAN
+    const turns = Math.ceil(pieces / panTakes(step.panfuls.per28, largest))
+    const even = Math.ceil(pieces / turns)
+    const minPan = sizes.find((s) => panTakes(step.panfuls!.per28, s) >= even) ?? largest
+    return { turns, called: 'panful', factor: 1, minPan, amountOf: whole }
+  }
+  const loads = Math.max(
+    1,
+    ...step.ways.flatMap((w) => w.on.map((n) => loadsOf(n, batches, kitchen))),
+  )
+  if (loads > 1 || step.ways.some((w) => w.on.some((n) => n.amount !== undefined)))
+    return {
+      turns: loads,
+      called: 'load',
+      factor: scale,
+      amountOf: (n) => (n.amount === undefined ? 1 : Math.ceil(shares(n.amount * batches) / loads)),
+    }
+  const usual = step.ways[0]!.minutes[1] * 60 * scale
+  if (step.work === 'cut' && usual > CUT_PIECE * 1.3) {
+    const turns = Math.ceil(usual / CUT_PIECE)
+    return { turns, called: 'part', factor: scale / turns, amountOf: whole }
+  }
+  return { turns: 1, called: 'part', factor: scale, amountOf: whole }
+}
+
+/** A pan takes by its area; at least one piece. */
+const panTakes = (per28: number, size: number) =>
+  Math.max(1, Math.floor(per28 * (size / REFERENCE_PAN) ** 2))
+
+const shares = (amount: number) => Math.ceil(amount - 1e-9)
+
+function loadsOf(need: Way['on'][number], batches: number, kitchen: Kitchen): number {
+  if (need.amount === undefined) return 1
+  const room = Math.max(
+    0,
+    ...kitchen.stations.filter((s) => s.kind === need.kind).map((s) => s.capacity),
+  )
+  return room ? Math.ceil(shares(need.amount * batches) / room) : 1
+}
+
+/** Whether the step wants a clear place to work at. */
+export const wantsBench = (step: Step) =>
+  lawOf(step.work).attend === 'hands' && !step.ways.some((w) => w.on.length)

@@ -1,0 +1,294 @@
+import { earliest, requirements, tails, type Requirement } from './lags'
+import { NEVER, type MActivity, type MMode, type Model } from './model'
+
+/** A makespan that no plan can beat, and what holds it up. */
+export interface Bound {
+  value: number
+  kind: 'nothing' | 'chain' | 'hands' | 'station' | 'oven'
+  /** Ids of the cooks, stations or, for a chain, activities in order that decide it. */
+  because: string[]
+}
+
+/** Work that must be done by one of a group: how much, not before `head`, `tail` to go after. */
+interface Work {
+  seconds: number
+  head: number
+  tail: number
+}
+
+interface Scene {
+  present: Uint8Array
+  list: Requirement[]
+  at: Float64Array
+  tail: Float64Array
+}
+
+/**
+ * The best of: the longest chain of lags and least durations; the hands work of every group of
+ * cooks between heads and tails; the time every group of stations is taken; temperatures of an
+ * oven that exclude each other. Undefined where the lags contradict each other.
+ */
+export function lowerBound(model: Model): Bound | undefined {
+  const base = scene(model, -1, -1)
+  if (!base) return undefined
+  const branches = model.choices.map((c, k) =>
+    c.options.flatMap((o, j) => (o.possible ? [scene(model, k, j)] : [])).filter((s) => !!s),
+  )
+  if (branches.some((b) => !b.length)) return undefined
+  let best: Bound = { value: 0, kind: 'nothing', because: [] }
+  const offer = (bound: Bound | undefined) => {
+    if (bound && bound.value > best.value) best = bound
+  }
+  offer(chain(model, base))
+  for (const options of branches) {
+    const chains = options.map((s) => chain(model, s))
+    offer(chains.reduce((least, c) => (c.value < least.value ? c : least)))
+  }
+  const workOf = (measure: (activity: MActivity, s: Scene) => Work[]): Work[] => [
+    ...present(model, base).flatMap((a) => measure(a, base)),
+    ...branches.flatMap((options, k) => {
+      const members = (s: Scene) => present(model, s).filter((a) => a.choice === k)
+      return leastOf(options.map((s) => members(s).flatMap((a) => measure(a, s))))
+    }),
+  ]
+  for (const group of cookGroups(model)) {
+    const work = workOf((a, s) => handsWork(a, s, group))
+    const value = packed(work, (from, to) => handsFree(model, group, from, to))
+    offer({ value, kind: 'hands', because: group.map((c) => model.problem.cooks[c]!.id) })
+  }
+  for (const group of stationGroups(model)) {
+    const size = group.reduce((sum, s) => sum + model.stations[s]!.capacity, 0)
+    const inGroup = new Set(group)
+    const work = [
+      ...workOf((a, s) => stationWork(a, s, inGroup)),
+      ...holdWork(model, base, inGroup),
+    ]
+    const value = packed(work, (from, to) => Math.max(0, to - from) * size)
+    offer({ value, kind: 'station', because: group.map((s) => model.problem.stations[s]!.id) })
+  }
+  model.stations.forEach((s) => {
+    if (s.oven) offer(temperatures(model, base, s.index))
+  })
+  return best
+}
+
+/** Everything outside choices, plus one option of one choice, with its earliest and tail times. */
+function scene(model: Model, choice: number, option: number): Scene | undefined {
+  const there = new Uint8Array(model.activities.length)
+  for (const a of model.activities)
+    there[a.index] =
+      a.choice < 0 ||
+      (a.choice === choice && model.choices[choice]!.options[option]!.members.has(a.index))
+        ? 1
+        : 0
+  const zero = 2 * model.activities.length
+  // Upper limits are left out: a bound must hold for the lags alone.
+  const list = requirements(model, there).filter((r) => r.to !== zero)
+  const at = earliest(model, list)
+  return at && { present: there, list, at, tail: tails(model, list, there) }
+}
+
+const present = (model: Model, s: Scene) =>
+  model.activities.filter((a) => s.present[a.index] && !a.aside && a.modes.length)
+
+function chain(model: Model, s: Scene): Bound {
+  let node = -1
+  for (const a of present(model, s)) {
+    const end = 2 * a.index + 1
+    if (node < 0 || s.at[end]! > s.at[node]!) node = end
+  }
+  if (node < 0) return { value: 0, kind: 'chain', because: [] }
+  const value = s.at[node]!
+  const because: string[] = []
+  for (let steps = 0; steps < s.at.length; steps++) {
+    const id = model.problem.activities[node >> 1]?.id
+    if (id !== undefined && because[0] !== id) because.unshift(id)
+    const before = s.list.find((r) => r.to === node && s.at[r.from]! + r.weight === s.at[node]!)
+    if (!before || s.at[node] === 0 || before.from === 2 * model.activities.length) break
+    node = before.from
+  }
+  return { value, kind: 'chain', because }
+}
+
+/** Of several lists of work, something that each of them is at least. */
+function leastOf(lists: Work[][]): Work[] {
+  if (lists.some((l) => !l.length)) return []
+  const seconds = Math.min(...lists.map((l) => l.reduce((sum, w) => sum + w.seconds, 0)))
+  const all = lists.flat()
+  return [
+    {
+      seconds,
+      head: Math.min(...all.map((w) => w.head)),
+      tail: Math.min(...all.map((w) => w.tail)),
+    },
+  ]
+}
+
+function handsWork(activity: MActivity, s: Scene, group: number[]): Work[] {
+  const perMode = activity.modes.map((mode) => phaseWork(activity, mode, s, group))
+  return activity.modes.length === 1 ? perMode[0]! : leastOf(perMode)
+}
+
+function phaseWork(activity: MActivity, mode: MMode, s: Scene, group: number[]): Work[] {
+  const node = 2 * activity.index
+  const out: Work[] = []
+  let before = 0
+  for (const phase of mode.phases) {
+    if (phase.hands && phase.min > 0 && phase.cooks.every((c) => group.includes(c)))
+      out.push({
+        seconds: phase.min,
+        head: s.at[node]! + before,
+        tail: s.tail[node + 1]! + mode.min - before - phase.min,
+      })
+    before += phase.min
+  }
+  return out
+}
+
+function stationWork(activity: MActivity, s: Scene, group: Set<number>): Work[] {
+  const node = 2 * activity.index
+  return leastOf(
+    activity.modes.map((mode) =>
+      mode.needs
+        .filter((n) => n.stations.every((st) => group.has(st)))
+        .map((n) => ({
+          seconds: mode.min * n.amount,
+          head: s.at[node]!,
+          tail: s.tail[node + 1]!,
+        })),
+    ),
+  )
+}
+
+function holdWork(model: Model, s: Scene, group: Set<number>): Work[] {
+  return model.holds.flatMap((h) => {
+    if (h.to < 0 || !h.need.stations.every((st) => group.has(st))) return []
+    if (!s.present[h.from] || !s.present[h.to]) return []
+    if (model.activities[h.to]!.aside) return []
+    const seconds = spanOf(model, s, h.from, h.to)
+    return [
+      { seconds: seconds * h.need.amount, head: s.at[2 * h.from]!, tail: s.tail[2 * h.to + 1]! },
+    ]
+  })
+}
+
+/** Least time from the start of one activity to the end of another: longest path between them. */
+function spanOf(model: Model, s: Scene, from: number, to: number): number {
+  const at = new Float64Array(s.at.length).fill(-NEVER)
+  at[2 * from] = 0
+  for (let round = 0; round < at.length; round++) {
+    let moved = false
+    for (const r of s.list)
+      if (at[r.from]! > -NEVER && r.from !== at.length - 1 && at[r.from]! + r.weight > at[r.to]!) {
+        at[r.to] = at[r.from]! + r.weight
+        moved = true
+      }
+    if (!moved) break
+  }
+  return Math.max(0, model.activities[from]!.min, at[2 * to + 1]!)
+}
+
+/**
+ * The least end by which all the work fits, for every subset cut off by a head and a tail:
+ * from the cut head to the end less the cut tail there must be room for it.
+ */
+function packed(work: Work[], room: (from: number, to: number) => number): number {
+  let best = 0
+  const byTail = [...work].sort((a, b) => b.tail - a.tail)
+  for (const head of new Set(work.map((w) => w.head))) {
+    let seconds = 0
+    for (const w of byTail) {
+      if (w.head < head || w.tail <= -NEVER) continue
+      seconds += w.seconds
+      if (room(head, best - w.tail) >= seconds) continue
+      let low = best
+      let high = Math.max(best, head) + seconds + w.tail + 1
+      while (room(head, high - w.tail) < seconds) high = high * 2 + 60
+      while (low < high) {
+        const mid = (low + high) >> 1
+        if (room(head, mid - w.tail) >= seconds) high = mid
+        else low = mid + 1
+      }
+      best = low
+    }
+  }
+  return best
+}
+
+/** Seconds of hands that a group has in [from, to), absences taken off. */
+function handsFree(model: Model, group: number[], from: number, to: number): number {
+  let sum = 0
+  for (const c of group) {
+    if (to <= from) continue
+    sum += to - from
+    for (const [a, b] of model.cooks[c]!.away)
+      sum -= Math.max(0, Math.min(b, to) - Math.max(a, from))
+  }
+  return sum
+}
+
+/** All groups of up to five cooks; of more, only each alone and all together. */
+function cookGroups(model: Model): number[][] {
+  const cooks = model.cooks.map((_, c) => c)
+  if (cooks.length > 5) return [...cooks.map((c) => [c]), cooks]
+  const groups: number[][] = []
+  for (let bits = 1; bits < 1 << cooks.length; bits++)
+    groups.push(cooks.filter((c) => bits & (1 << c)))
+  return groups
+}
+
+/** Sets of stations that some need is confined to. */
+function stationGroups(model: Model): number[][] {
+  const groups = new Map<string, number[]>()
+  const add = (stations: number[]) => {
+    const sorted = [...stations].sort((a, b) => a - b)
+    groups.set(sorted.join(','), sorted)
+  }
+  for (const a of model.activities) for (const m of a.modes) m.needs.forEach((n) => add(n.stations))
+  for (const h of model.holds) add(h.need.stations)
+  return [...groups.values()]
+}
+
+/** Heats of one oven whose ranges exclude each other run one after another, with ramps. */
+function temperatures(model: Model, s: Scene, oven: number): Bound | undefined {
+  const { start, heat, cool } = model.stations[oven]!.oven!
+  const heats = present(model, s).flatMap((a) => {
+    const mode = a.modes[0]!
+    if (a.modes.length > 1) return []
+    return mode.phases.flatMap((p, k) => {
+      const stations = p.heat ? mode.needs[p.heat.need]!.stations : []
+      if (!p.heat || stations.length !== 1 || stations[0] !== oven) return []
+      const after = mode.phases.slice(k + 1).reduce((sum, q) => sum + q.min, 0)
+      return [{ ...p.heat, seconds: p.min, tail: s.tail[2 * a.index + 1]! + after }]
+    })
+  })
+  if (!heats.length) return undefined
+  // Longest set of pairwise disjoint ranges: weighted interval scheduling by upper end.
+  heats.sort((a, b) => a.hi - b.hi)
+  const best: { seconds: number; last: number; before: number }[] = []
+  heats.forEach((h, i) => {
+    let before = -1
+    for (let j = 0; j < i; j++)
+      if (heats[j]!.hi < h.lo && (before < 0 || best[j]!.seconds > best[before]!.seconds))
+        before = j
+    best.push({ seconds: h.seconds + (before < 0 ? 0 : best[before]!.seconds), last: i, before })
+  })
+  let at = best.reduce((most, b, i) => (b.seconds > best[most]!.seconds ? i : most), 0)
+  const clique = []
+  for (; at >= 0; at = best[at]!.before) clique.unshift(heats[at]!)
+  const seconds = clique.reduce((sum, h) => sum + h.seconds, 0)
+  const lowest = clique[0]!.hi
+  const highest = clique[clique.length - 1]!.lo
+  // Both ends of the range must be visited: up from the start temperature, or over and back.
+  const up =
+    Math.max(0, lowest - start) * heat + Math.max(0, highest - Math.max(lowest, start)) * heat
+  const down =
+    Math.max(0, highest - start) * heat + Math.max(0, Math.max(highest, start) - lowest) * cool
+  const ramp = clique.length > 1 ? Math.min(up, down) : Math.max(0, highest - start) * heat
+  const tail = Math.min(...clique.map((h) => h.tail))
+  return {
+    value: Math.ceil(seconds + ramp - 1e-6) + Math.max(0, tail),
+    kind: 'oven',
+    because: [model.problem.stations[oven]!.id],
+  }
+}

@@ -1,0 +1,1 @@
+export { solve, startSolving, type Run, type SolveOptions } from './solve'

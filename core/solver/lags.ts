@@ -1,0 +1,111 @@
+import { NEVER, type Model } from './model'
+
+/** One requirement on instants, `t[to] >= t[from] + weight`, and how to say it. */
+export interface Requirement {
+  from: number
+  to: number
+  weight: number
+  words: string
+}
+
+/** Node of instant 0, after the starts and ends of all activities. */
+const origin = (model: Model) => 2 * model.activities.length
+
+/** Every requirement on the instants of the activities that are `present`, in words. */
+export function requirements(model: Model, present: Uint8Array): Requirement[] {
+  const { problem } = model
+  const zero = origin(model)
+  const out: Requirement[] = []
+  for (const a of model.activities) {
+    if (!present[a.index] || !a.modes.length) continue
+    const id = problem.activities[a.index]!.id
+    const s = 2 * a.index
+    const add = (from: number, to: number, weight: number, words: string) =>
+      out.push({ from, to, weight, words })
+    add(s, s + 1, a.min, `"${id}" takes at least ${a.min} s`)
+    if (a.max < NEVER) add(s + 1, s, -a.max, `"${id}" takes at most ${a.max} s`)
+    add(zero, s, a.release, `"${id}" starts at ${a.release} or later`)
+    add(
+      zero,
+      s + 1,
+      a.earliestEnd,
+      `"${id}" waits for the oven, and ends at ${a.earliestEnd} or later`,
+    )
+    if (a.latestStart < NEVER)
+      add(s, zero, -a.latestStart, `"${id}" starts at ${a.latestStart} or earlier`)
+    if (a.due < NEVER) add(s + 1, zero, -a.due, `"${id}" is due at ${a.due}`)
+    if (model.deadline < NEVER)
+      add(s + 1, zero, -model.deadline, `everything ends by the deadline at ${model.deadline}`)
+  }
+  for (const e of model.edges) {
+    if (!present[e.from >> 1] || !present[e.to >> 1]) continue
+    out.push({ ...e, words: edgeWords(model, e.relation, e.weight) })
+  }
+  return out
+}
+
+function edgeWords(model: Model, relation: number, weight: number): string {
+  const r = model.problem.relations[relation]
+  if (!r) return 'a hold ends after it begins'
+  const end = (letter: string | undefined) => (letter === 'F' ? 'end' : 'start')
+  const points = `from the ${end(r.kind[0])} of "${r.from}" to the ${end(r.kind[1])} of "${r.to}"`
+  return r.max !== undefined && weight === -r.max
+    ? `at most ${r.max} s ${points}`
+    : `at least ${r.min} s ${points}`
+}
+
+/**
+ * Earliest instants of all nodes that meet the requirements, or undefined where they
+ * contradict each other (longest paths from instant 0; a circle of positive length).
+ */
+export function earliest(model: Model, list: Requirement[]): Float64Array | undefined {
+  const nodes = origin(model) + 1
+  const at = new Float64Array(nodes)
+  for (let round = 0; round <= nodes; round++) {
+    let moved = false
+    for (const r of list)
+      if (at[r.from]! + r.weight > at[r.to]!) {
+        at[r.to] = at[r.from]! + r.weight
+        moved = true
+      }
+    if (at[nodes - 1]! > 0) return undefined
+    if (!moved) return at
+  }
+  return undefined
+}
+
+/** Longest path from each node to the end of the session; ends of what runs on aside are free. */
+export function tails(model: Model, list: Requirement[], present: Uint8Array): Float64Array {
+  const nodes = origin(model) + 1
+  const tail = new Float64Array(nodes).fill(-NEVER)
+  for (const a of model.activities) if (present[a.index] && !a.aside) tail[2 * a.index + 1] = 0
+  for (let round = 0; round <= nodes; round++) {
+    let moved = false
+    for (const r of list)
+      if (r.to !== nodes - 1 && tail[r.to]! > -NEVER && tail[r.to]! + r.weight > tail[r.from]!) {
+        tail[r.from] = tail[r.to]! + r.weight
+        moved = true
+      }
+    if (!moved) break
+  }
+  return tail
+}
+
+/**
+ * A smallest set of requirements that cannot all hold, in words: each is dropped in turn and
+ * stays out if the rest still contradicts itself.
+ */
+export function conflict(model: Model, list: Requirement[]): string[] {
+  let core = list
+  for (
+    let size = Math.ceil(list.length / 8);
+    size >= 1;
+    size = size === 1 ? 0 : Math.ceil(size / 4)
+  )
+    for (let i = 0; i < core.length;) {
+      const without = [...core.slice(0, i), ...core.slice(i + size)]
+      if (earliest(model, without) === undefined) core = without
+      else i += size
+    }
+  return [...new Set(core.map((r) => r.words))]
+}

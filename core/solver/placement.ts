@@ -1,0 +1,355 @@
+import { CHORE } from './cookTime'
+import { NEVER, type MActivity, type MHold, type MMode, type MNeed, type MPhase } from './model'
+import type { PlacedPhase, Schedule } from './schedule'
+import type { Occupation, StationTime } from './stationTime'
+
+const DONE = -1
+const LATE = -2
+/** Starts tried for one activity before giving up: far above what a real session needs. */
+const TRIES = 400
+const PROBES = 40
+
+interface Pick {
+  station: StationTime
+  occupation: Occupation
+  until: number
+}
+
+/** Finds the earliest start of one activity in a schedule and writes it there. */
+export class Placement {
+  /** After a failure: no start will do until a hold ends. */
+  never = false
+  /** After a failure: who set the latest instant that cannot be met, and by how much. */
+  culprit = -1
+  lateBy = 0
+  private readonly picks: Pick[] = []
+  private readonly marks: number[] = []
+  private readonly run: PlacedPhase[] = []
+  private readonly floors: number[] = []
+  private readonly opening: MHold[][]
+  private readonly closing: MHold[][]
+  private again = NEVER
+  private probing = false
+  /** How far the last start tried was from meeting the lags around it. */
+  private clashBy = NEVER
+  private cook = -1
+
+  constructor(private readonly schedule: Schedule) {
+    const { activities, holds } = schedule.model
+    this.opening = activities.map((a) => holds.filter((h) => h.from === a.index))
+    this.closing = activities.map((a) => holds.filter((h) => h.to === a.index))
+  }
+
+  place(activity: MActivity, mode: MMode, earliest: number): boolean {
+    const { windows } = this.schedule
+    const node = 2 * activity.index
+    this.never = false
+    this.culprit = -1
+    let s = Math.max(windows.lo[node]!, earliest)
+    this.clashBy = NEVER
+    for (let tries = 0; tries < TRIES; tries++) {
+      if (s > windows.hi[node]!) {
+        if (s >= NEVER) break
+        this.culprit = windows.why[node]!
+        this.lateBy = this.probe(activity, mode, s) - windows.hi[node]!
+        return false
+      }
+      this.schedule.work++
+      const result = this.attempt(activity, mode, s)
+      if (result === DONE) return true
+      if (result === LATE) return false
+      s = Math.max(s + 1, result)
+    }
+    this.never = true
+    return false
+  }
+
+  /**
+   * From when on stations, cooks and ovens would have the activity, its latest start aside: so
+   * far must whoever set that move at once, rather than event by event.
+   */
+  private probe(activity: MActivity, mode: MMode, s: number): number {
+    const { culprit } = this
+    this.probing = true
+    for (let tries = 0; tries < PROBES; tries++) {
+      this.schedule.work++
+      const result = this.attempt(activity, mode, s)
+      if (result < 0 || result >= NEVER) break
+      s = Math.max(s + 1, result)
+    }
+    this.probing = false
+    this.culprit = culprit
+    return s
+  }
+
+  private attempt(activity: MActivity, mode: MMode, s: number): number {
+    const { journal, windows } = this.schedule
+    const journalMark = journal.mark()
+    const windowsMark = windows.mark()
+    const result = this.build(activity, mode, s)
+    if (result !== DONE || this.probing) {
+      journal.undo(journalMark)
+      windows.undo(windowsMark)
+    }
+    return result
+  }
+
+  private build(activity: MActivity, mode: MMode, s: number): number {
+    const { schedule, picks } = this
+    const { windows } = schedule
+    const i = activity.index
+    picks.length = 0
+    for (const need of mode.needs) {
+      const pick = this.takeStation(need, s, s + mode.min, s + mode.min)
+      if (!pick) return this.again
+      picks.push(pick)
+    }
+    const opened: [MHold, Pick][] = []
+    for (const hold of this.opening[i]!) {
+      if (hold.to >= 0 && !schedule.present[hold.to]) continue
+      const pick = this.takeHold(hold, s, mode.min)
+      if (!pick) return this.again
+      opened.push([hold, pick])
+    }
+    const phases = this.takePhases(activity, mode, s)
+    if (phases !== DONE) return phases
+    const end = this.run[mode.phases.length - 1]!.to
+    if (this.probing) return DONE
+    if (end > windows.hi[2 * i + 1]!) {
+      this.culprit = windows.why[2 * i + 1]!
+      this.lateBy = end - windows.hi[2 * i + 1]!
+      return LATE
+    }
+    for (const pick of picks) {
+      if (end > pick.until) return pick.until
+      const again = this.finish(pick.station, pick.occupation, end)
+      if (again !== DONE) return again
+    }
+    for (const [hold, pick] of opened) {
+      schedule.heldBy[hold.index] = pick.station.station.index
+      schedule.heldAs[hold.index] = pick.occupation
+    }
+    for (const hold of this.closing[i]!) {
+      const station = schedule.heldBy[hold.index]!
+      if (station < 0 || !schedule.present[hold.from] || !this.opened(hold, i)) continue
+      const again = this.finish(schedule.stations[station]!, schedule.heldAs[hold.index]!, end)
+      if (again !== DONE) return again
+    }
+    if (!windows.fix(i, s, end)) return this.afterClash(i, s)
+    for (const [hold, pick] of opened)
+      if (hold.to >= 0 && hold.to !== i && pick.until < NEVER)
+        if (!windows.limit(2 * hold.to + 1, pick.until, i)) return pick.until
+    this.write(activity, mode, s, end)
+    return DONE
+  }
+
+  /** Whether the hold was opened, by an activity placed before or by this very one. */
+  private opened(hold: MHold, i: number): boolean {
+    return hold.from === i || this.schedule.isPlaced(hold.from)
+  }
+
+  private afterClash(i: number, s: number): number {
+    const { windows } = this.schedule
+    const why = windows.why[windows.failed]!
+    if (why === i && windows.failedBy < this.clashBy) {
+      this.clashBy = windows.failedBy
+      return s + windows.failedBy
+    }
+    // Going later did not help: the lags around this activity cannot be met as things stand.
+    if (why === i) return this.giveUp()
+    this.culprit = why
+    this.lateBy = windows.failedBy
+    return LATE
+  }
+
+  private giveUp(): number {
+    this.culprit = -1
+    return LATE
+  }
+
+  private write(activity: MActivity, mode: MMode, s: number, end: number): void {
+    const { schedule } = this
+    const i = activity.index
+    schedule.start[i] = s
+    schedule.end[i] = end
+    schedule.mode[i] = activity.modes.indexOf(mode)
+    schedule.phases[i] = this.run
+      .slice(0, mode.phases.length)
+      .map(({ from, to, cook }) => ({ from, to, cook }))
+    schedule.served[i] = this.picks.map((p) => p.station.station.index)
+  }
+
+  /** A station free in [s, least] at least, taken from `s` to `to`; else `again` says when. */
+  private takeStation(need: MNeed, s: number, least: number, to: number): Pick | undefined {
+    this.again = NEVER
+    for (const index of need.stations) {
+      const station = this.schedule.stations[index]!
+      if (!station.room(s, need.amount, need.contents)) {
+        this.again = Math.min(this.again, station.again)
+        continue
+      }
+      const { until } = station
+      if (until < least) {
+        this.again = Math.min(this.again, Math.max(s + 1, until))
+        continue
+      }
+      if (station.washBefore > 0) {
+        const again = this.washBetween(station, station.washFrom, s, station.washBefore)
+        if (again !== DONE) {
+          this.again = Math.min(this.again, again)
+          continue
+        }
+      }
+      const occupation = station.occupy(s, Math.min(to, until), need.amount, need.contents)
+      return { station, occupation, until }
+    }
+    return undefined
+  }
+
+  private takeHold(hold: MHold, s: number, min: number): Pick | undefined {
+    const { schedule } = this
+    if (hold.to < 0) return this.takeStation(hold.need, s, NEVER, NEVER)
+    if (hold.to !== hold.from && schedule.isPlaced(hold.to)) {
+      const end = schedule.end[hold.to]!
+      const pick = this.takeStation(hold.need, s, end, end)
+      if (!pick) return undefined
+      const again = this.finish(pick.station, pick.occupation, end)
+      if (again === DONE) return pick
+      this.again = again
+      return undefined
+    }
+    const chain = schedule.windows.lo[2 * hold.to + 1]! - schedule.windows.lo[2 * hold.from]!
+    return this.takeStation(hold.need, s, s + Math.max(min, chain), NEVER)
+  }
+
+  /** Ends an occupation and sees to the washing before what follows it. */
+  private finish(station: StationTime, occupation: Occupation, end: number): number {
+    this.schedule.journal.setEnd(occupation, end)
+    const after = station.station.wash ? station.following(occupation) : undefined
+    if (!after) return DONE
+    const seconds = station.washSeconds(occupation.contents, after.contents)
+    if (seconds === 0 || station.washedBetween(end, after.from, seconds)) return DONE
+    return this.washBetween(station, end, after.from, seconds) === DONE ? DONE : after.from
+  }
+
+  /** A wash chore in [from, to]; DONE, or the earliest `to` for which there would be one. */
+  private washBetween(station: StationTime, from: number, to: number, seconds: number): number {
+    const { schedule } = this
+    let best = NEVER
+    let who = -1
+    for (const c of station.station.wash!.cooks) {
+      let t = from
+      for (;;) {
+        const slot = schedule.cooks[c]!.slot(t, to - seconds, seconds, 0, true, CHORE)
+        const away = station.station.away.find(([a, b]) => a < slot + seconds && slot < b)
+        if (!away || slot > to - seconds) {
+          t = slot
+          break
+        }
+        t = away[1]
+      }
+      if (t < best) {
+        best = t
+        who = c
+      }
+    }
+    if (best > to - seconds) return best >= NEVER ? NEVER : best + seconds
+    schedule.cooks[who]!.take(best, best + seconds, 0, true, CHORE)
+    schedule.journal.insert(station.chores, { from: best, to: best + seconds, cook: who })
+    return DONE
+  }
+
+  private takePhases(activity: MActivity, mode: MMode, s: number): number {
+    const { phases } = mode
+    const { marks, run, floors, schedule } = this
+    const { windows, journal } = schedule
+    let floor = windows.lo[2 * activity.index + 1]!
+    for (let k = phases.length - 1; k >= 0; k--) {
+      floors[k] = floor
+      floor -= phases[k]!.max
+    }
+    if (floor > s) return floor
+    let t = s
+    for (let k = 0; k < phases.length; k++) {
+      const phase = phases[k]!
+      const seconds = Math.max(phase.min, floors[k]! - t)
+      if (seconds > phase.max) return s + seconds - phase.max
+      const previous = k > 0 ? phases[k - 1]! : undefined
+      const latest = previous ? Math.min(NEVER, run[k - 1]!.from + previous.max) : s
+      const at = this.slot(activity, phase, t, latest, seconds, k > 0 ? run[k - 1]!.cook : -1)
+      if (at > latest) return at >= NEVER ? NEVER : s + at - latest
+      const cook = this.cook
+      if (at > t) {
+        // Waiting hands are wasted: rather begin the whole activity later, if it may.
+        if (previous!.hands && (this.probing || s + at - t <= windows.hi[2 * activity.index]!))
+          return s + at - t
+        journal.undo(marks[k - 1]!)
+        const before = run[k - 1]!
+        const longer = at - before.from
+        if (
+          this.slot(activity, previous!, before.from, before.from, longer, before.cook) !==
+          before.from
+        )
+          return s + at - t
+        this.take(activity, previous!, before.from, at, this.cook)
+        before.to = at
+        before.cook = this.cook
+      }
+      marks[k] = journal.mark()
+      const to = at + Math.max(phase.min, floors[k]! - at)
+      this.take(activity, phase, at, to, cook)
+      run[k] = { from: at, to, cook }
+      t = to
+    }
+    return DONE
+  }
+
+  /** Earliest start of a phase in [t, latest], leaving its cook in `cook`; else a later instant. */
+  private slot(
+    activity: MActivity,
+    phase: MPhase,
+    t: number,
+    latest: number,
+    seconds: number,
+    preferred: number,
+  ): number {
+    const { schedule } = this
+    this.cook = -1
+    const { heat } = phase
+    const oven = heat ? schedule.ovens[this.picks[heat.need]!.station.station.index] : undefined
+    for (;;) {
+      const before = t
+      if (heat) t = oven!.slot(t, latest, seconds, heat.lo, heat.hi, heat.method)
+      if (t > latest) return t
+      if (!phase.hands && !phase.watch) return t
+      let best = NEVER
+      for (const c of phase.cooks) {
+        const limit = Math.min(latest, best)
+        const at = schedule.cooks[c]!.slot(
+          t,
+          limit,
+          seconds,
+          phase.attention,
+          phase.hands,
+          activity.hygiene,
+        )
+        if (at < best || (at === best && c === preferred)) {
+          best = at
+          this.cook = c
+        }
+      }
+      t = best
+      if (t > latest || !heat || t === before) return t
+    }
+  }
+
+  private take(activity: MActivity, phase: MPhase, from: number, to: number, cook: number): void {
+    const { schedule } = this
+    if (cook >= 0)
+      schedule.cooks[cook]!.take(from, to, phase.attention, phase.hands, activity.hygiene)
+    if (phase.heat) {
+      const { need, lo, hi, method } = phase.heat
+      schedule.ovens[this.picks[need]!.station.station.index]!.take(from, to, lo, hi, method)
+    }
+  }
+}

@@ -1,0 +1,144 @@
+import { lowerBound, type Bound } from './bound'
+import { CookTime } from './cookTime'
+import { Journal } from './journal'
+import { conflict, earliest, requirements } from './lags'
+import { NEVER, type MActivity, type Model } from './model'
+
+export type Proof = { feasible: false; reasons: string[] } | { feasible: true; bound: Bound }
+
+/**
+ * Either a proof that no plan exists, with what clashes in words, or a lower bound. Marks the
+ * options that can never be taken. Finding no proof does not mean that there is a plan.
+ */
+export function prove(model: Model): Proof {
+  const no = (...reasons: string[]): Proof => ({ feasible: false, reasons })
+  const { problem } = model
+  for (const [i, reasons] of model.impossible)
+    if (model.activities[i]!.choice < 0) return no(...reasons)
+  for (const h of model.holds)
+    if (model.impossibleHolds.has(h.index) && [h.from, h.to].every((i) => always(model, i)))
+      return no(model.impossibleHolds.get(h.index)!)
+
+  const whyNot = model.choices.map(() => [] as string[])
+  model.choices.forEach((choice, k) =>
+    choice.options.forEach((option, j) => {
+      const reasons = optionConflict(model, k, j)
+      if (!reasons) return
+      option.possible = false
+      whyNot[k]!.push(`option "${problem.choices[k]!.options[j]!.id}": ${reasons.join('; ')}`)
+    }),
+  )
+  const lags = clash(model, -1, -1)
+  if (lags) return no(...lags)
+  for (const [k, choice] of model.choices.entries())
+    if (choice.options.every((o) => !o.possible))
+      return no(`no option of "${problem.choices[k]!.id}" can be taken`, ...whyNot[k]!)
+
+  const bound = lowerBound(model)
+  if (!bound) return no('the waits of the session contradict each other')
+  if (bound.value > model.deadline)
+    return no(
+      `the deadline is at ${model.deadline} s`,
+      `${boundWords(bound)} needs ${bound.value} s at least`,
+    )
+  return { feasible: true, bound }
+}
+
+/** In words, what a bound rests on. */
+export function boundWords(bound: Bound): string {
+  const who = bound.because.map((b) => `"${b}"`)
+  switch (bound.kind) {
+    case 'chain':
+      return `the chain ${who.join(', ')}`
+    case 'hands':
+      return `the hands work of ${who.join(' and ')}`
+    case 'station':
+      return `the work on ${who.join(' and ')}`
+    case 'oven':
+      return `the temperatures of ${who.join(' and ')}`
+    case 'nothing':
+      return 'nothing'
+  }
+}
+
+const always = (model: Model, i: number) => i < 0 || model.activities[i]!.choice < 0
+
+function optionConflict(model: Model, choice: number, option: number): string[] | undefined {
+  const { members } = model.choices[choice]!.options[option]!
+  for (const i of members) {
+    const reasons = model.impossible.get(i)
+    if (reasons) return reasons
+  }
+  const there = (i: number) => always(model, i) || members.has(i)
+  for (const h of model.holds) {
+    const why = model.impossibleHolds.get(h.index)
+    if (why && there(h.from) && there(h.to)) return [why]
+  }
+  return clash(model, choice, option)
+}
+
+/** Lags, limits and absences that cannot all be met by what is surely there. */
+function clash(model: Model, choice: number, option: number): string[] | undefined {
+  const present = new Uint8Array(model.activities.length)
+  for (const a of model.activities)
+    present[a.index] =
+      a.choice < 0 ||
+      (a.choice === choice && model.choices[choice]!.options[option]!.members.has(a.index))
+        ? 1
+        : 0
+  const list = requirements(model, present)
+  const at = earliest(model, list)
+  if (!at) return conflict(model, list)
+  const latest = latestInstants(model, list)
+  for (const a of model.activities) {
+    if (!present[a.index]) continue
+    const reason = absence(model, a, at[2 * a.index]!, latest[2 * a.index]!)
+    if (reason) return [reason]
+  }
+  return undefined
+}
+
+function latestInstants(model: Model, list: { from: number; to: number; weight: number }[]) {
+  const zero = 2 * model.activities.length
+  const latest = new Float64Array(zero + 1).fill(NEVER)
+  latest[zero] = 0
+  for (let round = 0; round <= zero; round++) {
+    let moved = false
+    for (const r of list)
+      if (latest[r.to]! < NEVER && latest[r.to]! - r.weight < latest[r.from]!) {
+        latest[r.from] = latest[r.to]! - r.weight
+        moved = true
+      }
+    if (!moved) break
+  }
+  return latest
+}
+
+/** Why nobody who could do the activity, or nothing that could serve it, is there in time. */
+function absence(model: Model, a: MActivity, earliestStart: number, latestStart: number) {
+  const { problem } = model
+  const id = problem.activities[a.index]!.id
+  let reason: string | undefined
+  for (const mode of a.modes) {
+    let head = 0
+    let slack = 0
+    reason = undefined
+    for (const phase of mode.phases) {
+      const cooks = phase.hands || phase.watch ? phase.cooks : []
+      const from = earliestStart + head
+      const until = Math.min(NEVER - 1, latestStart + head + slack)
+      const free = cooks.some((c) => {
+        const alone = new CookTime(model, model.cooks[c]!, new Journal())
+        return alone.slot(from, until, phase.min, 0, phase.hands, -1) <= until
+      })
+      if (cooks.length && !free) {
+        const who = cooks.map((c) => `"${problem.cooks[c]!.id}"`).join(' and ')
+        reason = `"${id}" needs ${phase.min} s of ${who}, to begin from ${from} to ${until}, and is blocked by their absence`
+      }
+      head += phase.min
+      slack = Math.min(NEVER, slack + phase.max - phase.min)
+    }
+    if (!reason) return undefined
+  }
+  return reason
+}

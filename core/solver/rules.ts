@@ -1,0 +1,44 @@
+import { earliest, requirements, tails } from './lags'
+import type { Model } from './model'
+import type { Random } from './random'
+
+/** A way to say which activity goes first: for each activity a number, less is earlier. */
+export type PriorityRule = (random: Random) => Float64Array
+
+/**
+ * The classic rules, over longest tails, latest times and whole dishes. The last of them, one
+ * dish after another, nearly always comes out: it is what a cook without a plan would do.
+ */
+export function priorityRules(model: Model): PriorityRule[] {
+  const n = model.activities.length
+  const all = new Uint8Array(n).fill(1)
+  const list = requirements(model, all).filter((r) => r.to !== 2 * n)
+  const at = earliest(model, list) ?? new Float64Array(2 * n + 1)
+  const tail = tails(model, list, all)
+  const starts = Float64Array.from({ length: n }, (_, i) => at[2 * i]!)
+  const tailOf = Float64Array.from({ length: n }, (_, i) => Math.max(0, tail[2 * i]!))
+  const span = Math.max(1, ...tailOf)
+  const dish = dishRanks(model, tailOf)
+
+  const rule = (value: (i: number, random: Random) => number): PriorityRule => {
+    return (random) => Float64Array.from({ length: n }, (_, i) => value(i, random))
+  }
+  return [
+    rule((i) => -tailOf[i]!),
+    rule((i) => starts[i]! - tailOf[i]!),
+    rule((i) => Math.min(model.activities[i]!.due, model.deadline) - tailOf[i]!),
+    rule((i) => -tailOf[i]! + model.activities[i]!.hygiene * span * 0.2),
+    rule((i) => dish[i]! * span * 0.3 - tailOf[i]!),
+    rule((i, random) => -tailOf[i]! * (0.7 + 0.6 * random())),
+    rule((i) => dish[i]! * span * 10 + starts[i]!),
+  ]
+}
+
+/** Dishes by their longest tail, the longest first. */
+function dishRanks(model: Model, tailOf: Float64Array): number[] {
+  const longest = new Map<string, number>()
+  const name = (i: number) => model.problem.activities[i]!.dish ?? model.problem.activities[i]!.id
+  tailOf.forEach((t, i) => longest.set(name(i), Math.max(longest.get(name(i)) ?? 0, t)))
+  const order = [...longest].sort((a, b) => b[1] - a[1]).map(([d]) => d)
+  return model.activities.map((a) => order.indexOf(name(a.index)))
+}

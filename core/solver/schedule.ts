@@ -1,0 +1,249 @@
+import { CookTime } from './cookTime'
+import { Journal } from './journal'
+import { NEVER, type MActivity, type MMode, type Model } from './model'
+import { OvenTime } from './ovenTime'
+import { Placement } from './placement'
+import { StationTime, type Occupation } from './stationTime'
+import { Windows } from './windows'
+
+/** What a search decides; the schedule follows from it. */
+export interface Genes {
+  /** Less comes first. */
+  priority: Float64Array
+  /** Index into the activity's usable modes; -1: whichever ends first. */
+  mode: Int32Array
+  /** Option taken of each choice. */
+  option: Int32Array
+  /** A waiting activity whose window is at most this wide, in seconds, goes before all others. */
+  urgency: number
+}
+
+export interface PlacedPhase {
+  from: number
+  to: number
+  cook: number
+}
+
+/**
+ * Serial schedule generation for minimum and maximum lags: activities are taken by priority
+ * and put at their earliest feasible start; where a maximum lag can then no longer be met, the
+ * activity that set it is taken back and tried later (the unscheduling step of Franck,
+ * Neumann and Schwindt, 2001).
+ */
+export class Schedule {
+  readonly journal = new Journal()
+  readonly windows: Windows
+  readonly cooks: CookTime[]
+  readonly stations: StationTime[]
+  readonly ovens: (OvenTime | undefined)[]
+  readonly present: Uint8Array
+  readonly start: Int32Array
+  readonly end: Int32Array
+  readonly mode: Int32Array
+  readonly phases: PlacedPhase[][]
+  /** Station of each need, per activity. */
+  readonly served: number[][]
+  readonly heldBy: Int32Array
+  readonly heldAs: (Occupation | undefined)[]
+  options: number[] = []
+  /** Attempts to place an activity, over all decodes: a machine-independent measure of work. */
+  work = 0
+  private readonly placement: Placement
+  private readonly follows: number[][]
+  private readonly waiting: Int32Array
+  private readonly blocked: Uint8Array
+  private readonly urgent: Uint8Array
+  private readonly minStart: Int32Array
+  private readonly placed: Uint8Array
+  private readonly stack: { activity: number; journal: number; windows: number }[] = []
+  /** Earliest instants with nothing placed, per set of options; null: they contradict. */
+  private readonly openWindows = new Map<string, Int32Array | null>()
+
+  constructor(readonly model: Model) {
+    const n = model.activities.length
+    this.windows = new Windows(model)
+    this.cooks = model.cooks.map((c) => new CookTime(model, c, this.journal))
+    this.stations = model.stations.map((s) => new StationTime(s, this.journal))
+    this.ovens = model.stations.map((s, i) =>
+      s.oven ? new OvenTime(s, model.problem.stations[i]!.oven!, this.journal) : undefined,
+    )
+    this.present = new Uint8Array(n)
+    this.start = new Int32Array(n)
+    this.end = new Int32Array(n)
+    this.mode = new Int32Array(n)
+    this.phases = model.activities.map(() => [])
+    this.served = model.activities.map(() => [])
+    this.heldBy = new Int32Array(model.holds.length).fill(-1)
+    this.heldAs = model.holds.map(() => undefined)
+    this.follows = followers(model)
+    this.waiting = new Int32Array(n)
+    this.blocked = new Uint8Array(n)
+    this.urgent = new Uint8Array(n)
+    this.minStart = new Int32Array(n)
+    this.placed = new Uint8Array(n)
+    this.placement = new Placement(this)
+  }
+
+  isPlaced(activity: number): boolean {
+    return this.placed[activity] === 1
+  }
+
+  /** Builds the schedule that the genes describe; false where it does not come out. */
+  decode(genes: Genes): boolean {
+    if (!this.begin(genes)) return false
+    let rollbacks = 4 * this.model.activities.length + 40
+    for (;;) {
+      const next = this.pick(genes)
+      if (next === -1) return true
+      if (next === -2) return false
+      const activity = this.model.activities[next]!
+      if (this.tryPlace(activity, genes)) continue
+      if (this.placement.never) {
+        this.blocked[next] = 1
+        continue
+      }
+      const culprit = this.placement.culprit
+      if (culprit < 0 || !this.placed[culprit] || rollbacks-- === 0) return false
+      const later = this.start[culprit]! + Math.max(1, this.placement.lateBy)
+      this.urgent[next] = 1
+      this.takeBack(culprit)
+      this.minStart[culprit] = later
+    }
+  }
+
+  private begin(genes: Genes): boolean {
+    const { model, present } = this
+    this.journal.undo(0)
+    this.stack.length = 0
+    this.options = Array.from(genes.option)
+    present.fill(1)
+    for (const a of model.activities)
+      if (a.choice >= 0) {
+        const option = model.choices[a.choice]!.options[genes.option[a.choice]!]!
+        present[a.index] = option.members.has(a.index) ? 1 : 0
+      }
+    this.placed.fill(0)
+    this.blocked.fill(0)
+    this.urgent.fill(0)
+    this.minStart.fill(0)
+    this.heldBy.fill(-1)
+    if (!this.resetWindows()) return false
+    this.waiting.fill(0)
+    this.follows.forEach((list, i) => {
+      if (present[i]) for (const j of list) if (present[j]) this.waiting[j]!++
+    })
+    return true
+  }
+
+  private resetWindows(): boolean {
+    const key = this.options.join(',')
+    const known = this.openWindows.get(key)
+    if (known === null) return false
+    if (known) {
+      this.windows.restore(this.present, known)
+      return true
+    }
+    const ok = this.windows.reset(this.present, false)
+    this.openWindows.set(key, ok ? this.windows.lo.slice() : null)
+    return ok
+  }
+
+  /** The next activity, -1 when all are placed, -2 when what is left waits for itself. */
+  private pick(genes: Genes): number {
+    const { present, placed, waiting, blocked, windows, urgent } = this
+    let best = -1
+    let bestUrgent = false
+    let bestKey = Infinity
+    let left = 0
+    let rescue = -1
+    for (let i = 0; i < present.length; i++) {
+      if (!present[i] || placed[i]) continue
+      left++
+      if (blocked[i]) continue
+      if (waiting[i]! > 0) {
+        if (rescue < 0 || windows.lo[2 * i]! < windows.lo[2 * rescue]!) rescue = i
+        continue
+      }
+      const hi = windows.hi[2 * i]!
+      const now = hi < NEVER && (urgent[i] === 1 || hi - windows.lo[2 * i]! <= genes.urgency)
+      if (bestUrgent && !now) continue
+      const key = now ? hi : genes.priority[i]!
+      if ((now && !bestUrgent) || key < bestKey) {
+        best = i
+        bestKey = key
+        bestUrgent = now
+      }
+    }
+    if (best >= 0) return best
+    if (left === 0) return -1
+    // Lags in a circle leave nobody first: the one with the earliest window begins.
+    return rescue >= 0 && !blocked.some((b) => b === 1) ? rescue : -2
+  }
+
+  private tryPlace(activity: MActivity, genes: Genes): boolean {
+    const gene = genes.mode[activity.index]!
+    if (gene >= 0 || activity.modes.length === 1)
+      return this.put(activity, activity.modes[Math.max(0, gene)]!)
+    let best: MMode | undefined
+    let bestEnd = NEVER
+    for (const mode of activity.modes) {
+      const journal = this.journal.mark()
+      const windows = this.windows.mark()
+      if (this.put(activity, mode)) {
+        if (this.end[activity.index]! < bestEnd) {
+          bestEnd = this.end[activity.index]!
+          best = mode
+        }
+        this.takeOff(activity.index, journal, windows)
+        this.stack.pop()
+      }
+    }
+    return best !== undefined && this.put(activity, best)
+  }
+
+  private put(activity: MActivity, mode: MMode): boolean {
+    const i = activity.index
+    const journal = this.journal.mark()
+    const windows = this.windows.mark()
+    if (!this.placement.place(activity, mode, this.minStart[i]!)) return false
+    this.placed[i] = 1
+    this.stack.push({ activity: i, journal, windows })
+    for (const j of this.follows[i]!) if (this.present[j]) this.waiting[j]!--
+    // A hold that ends here may free what others are waiting for.
+    this.blocked.fill(0)
+    return true
+  }
+
+  private takeOff(i: number, journal: number, windows: number): void {
+    this.journal.undo(journal)
+    this.windows.undo(windows)
+    this.placed[i] = 0
+    for (const h of this.model.holds) if (h.from === i) this.heldBy[h.index] = -1
+    for (const j of this.follows[i]!) if (this.present[j]) this.waiting[j]!++
+  }
+
+  private takeBack(activity: number): void {
+    for (;;) {
+      const top = this.stack.pop()!
+      this.takeOff(top.activity, top.journal, top.windows)
+      if (top.activity === activity) return
+    }
+  }
+}
+
+/** For each activity those that are placed after it: ends of lags, ends of holds. */
+function followers(model: Model): number[][] {
+  const index = new Map(model.problem.activities.map((a, i) => [a.id, i]))
+  const sets = model.activities.map(() => new Set<number>())
+  for (const r of model.problem.relations) {
+    const from = index.get(r.from)!
+    const to = index.get(r.to)!
+    if (from !== to) sets[from]!.add(to)
+  }
+  for (const h of model.holds) if (h.to >= 0 && h.to !== h.from) sets[h.from]!.add(h.to)
+  // Pairs tied in both directions keep the one order in which they are listed.
+  sets.forEach((set, i) => {
+    for (const j of set) if (sets[j]!.has(i) && j < i) set.delete(j)
+  })
+  return sets.map((s) => [...s])
+}

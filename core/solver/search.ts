@@ -1,0 +1,196 @@
+import type { Problem } from '../problem'
+import type { Bound } from './bound'
+import { planBody, type PlanBody } from './emit'
+import { buildModel, NEVER, type Model } from './model'
+import { compareObjectives, lateness, objectives } from './objective'
+import { prove } from './prove'
+import { below, seeded, type Random } from './random'
+import { priorityRules, type PriorityRule } from './rules'
+import { Schedule, type Genes } from './schedule'
+
+/** Weight of each further objective against the one before it, while searching. */
+const STEP = 0.02
+/** A second of lateness weighs as much as this many of the first objective. */
+const LATE = 50
+/** Decodes without improvement after which a proven optimum is thought as good as it gets. */
+const POLISH = 400
+
+export interface Found {
+  body: PlanBody
+  /** Values of the problem's objectives, in their order. */
+  values: number[]
+}
+
+/**
+ * The search, one decode at a time: first every priority rule, then annealing over
+ * priorities, modes and options, where an accepted schedule's own starts become its
+ * priorities. It holds no clock: who runs it decides how long.
+ */
+export class Search {
+  readonly model: Model
+  readonly infeasible: string[] | undefined
+  readonly bound: Bound
+  best: Found | undefined
+  /** Decodes so far. */
+  iterations = 0
+  private readonly schedule: Schedule
+  private readonly random: Random
+  private readonly rules: PriorityRule[]
+  private current: Genes
+  private candidate: Genes
+  private currentEnergy = Infinity
+  private heat = 0
+  private sinceBest = 0
+  private readonly rounds: number
+
+  constructor(problem: Problem, seed: number) {
+    this.model = buildModel(problem)
+    const proof = prove(this.model)
+    this.infeasible = proof.feasible ? undefined : proof.reasons
+    this.bound = proof.feasible ? proof.bound : { value: 0, kind: 'nothing', because: [] }
+    this.random = seeded(seed)
+    this.schedule = new Schedule(this.model)
+    this.rules = priorityRules(this.model)
+    this.current = this.emptyGenes()
+    this.candidate = this.emptyGenes()
+    this.rounds = 40 * this.model.activities.length + 200
+  }
+
+  /** Whether the best plan meets the bound and nothing better has turned up for long. */
+  get finished(): boolean {
+    return this.provenOptimal && this.sinceBest > POLISH
+  }
+
+  get provenOptimal(): boolean {
+    return this.best !== undefined && this.best.body.makespan === this.bound.value
+  }
+
+  /** One decode; true where it found a better plan than ever before. */
+  step(): boolean {
+    this.iterations++
+    this.sinceBest++
+    const constructing = this.iterations <= this.constructions || this.currentEnergy === Infinity
+    if (constructing) this.construct()
+    else this.mutate()
+    if (!this.schedule.decode(this.candidate)) return false
+    const late = lateness(this.model, this.schedule)
+    const values = objectives(this.model, this.schedule)
+    const energy = LATE * late + weighted(values)
+    if (this.accepts(energy, constructing)) this.accept(energy)
+    const better = late === 0 && (!this.best || compareObjectives(values, this.best.values) < 0)
+    if (better) {
+      this.best = { body: planBody(this.model, this.schedule), values }
+      this.sinceBest = 0
+    }
+    return better
+  }
+
+  private get constructions(): number {
+    return this.rules.length * (this.model.choices.length ? 6 : 2)
+  }
+
+  private emptyGenes(): Genes {
+    return {
+      priority: new Float64Array(this.model.activities.length),
+      mode: new Int32Array(this.model.activities.length).fill(-1),
+      option: new Int32Array(this.model.choices.length),
+      urgency: 300,
+    }
+  }
+
+  private construct(): void {
+    const k = this.iterations - 1
+    const { candidate, random } = this
+    const rule = this.rules[k % this.rules.length]!
+    candidate.priority.set(rule(random))
+    candidate.mode.fill(-1)
+    candidate.urgency = [300, 0, 1200, NEVER][Math.floor(k / this.rules.length) % 4]!
+    this.model.choices.forEach((c, i) => {
+      const possible = c.options.flatMap((o, j) => (o.possible ? [j] : []))
+      candidate.option[i] =
+        k < this.rules.length ? possible[0]! : possible[below(random, possible.length)]!
+    })
+  }
+
+  private mutate(): void {
+    const { candidate, current, random, model } = this
+    candidate.priority.set(current.priority)
+    candidate.mode.set(current.mode)
+    candidate.option.set(current.option)
+    candidate.urgency = current.urgency
+    const moves = 1 + below(random, 3)
+    for (let m = 0; m < moves; m++) {
+      const dice = random()
+      if (dice < 0.12 && model.choices.length) this.otherOption()
+      else if (dice < 0.24) this.otherMode()
+      else if (dice < 0.4) this.shiftDish()
+      else if (dice < 0.43) candidate.urgency = [0, 120, 300, 1200, NEVER][below(random, 5)]!
+      else this.shiftOne()
+    }
+  }
+
+  private otherOption(): void {
+    const c = below(this.random, this.model.choices.length)
+    const possible = this.model.choices[c]!.options.flatMap((o, j) => (o.possible ? [j] : []))
+    this.candidate.option[c] = possible[below(this.random, possible.length)]!
+  }
+
+  private otherMode(): void {
+    const { model, random } = this
+    const i = below(random, model.activities.length)
+    const { modes } = model.activities[i]!
+    this.candidate.mode[i] = modes.length < 2 ? -1 : below(random, modes.length + 1) - 1
+  }
+
+  private shiftOne(): void {
+    const { candidate, random, model } = this
+    const i = below(random, model.activities.length)
+    // Half of the moves jump next to another activity, half drift a little.
+    if (random() < 0.5) {
+      const other = below(random, model.activities.length)
+      candidate.priority[i] = candidate.priority[other]! + (random() < 0.5 ? -0.5 : 0.5)
+    } else candidate.priority[i]! += (random() - 0.5) * this.spread()
+  }
+
+  private shiftDish(): void {
+    const { candidate, random, model } = this
+    const { dish } = model.problem.activities[below(random, model.activities.length)]!
+    const by = (random() - 0.5) * this.spread()
+    model.problem.activities.forEach((a, i) => {
+      if (a.dish === dish) candidate.priority[i]! += by
+    })
+  }
+
+  private spread(): number {
+    return (0.05 + 0.5 * this.random()) * Math.max(60, this.best?.body.makespan ?? 3600)
+  }
+
+  private accepts(energy: number, constructing: boolean): boolean {
+    if (energy <= this.currentEnergy) return true
+    if (constructing) return false
+    const progress = (this.iterations % this.rounds) / this.rounds
+    const temperature = this.heat * (1 - progress) * (1 - progress)
+    return this.random() < Math.exp((this.currentEnergy - energy) / Math.max(1e-9, temperature))
+  }
+
+  private accept(energy: number): void {
+    const { candidate, current, schedule } = this
+    this.candidate = current
+    this.current = candidate
+    this.currentEnergy = energy
+    this.heat = Math.max(1, Math.abs(energy) * 0.01)
+    schedule.start.forEach((start, i) => {
+      if (schedule.present[i]) candidate.priority[i] = start
+    })
+  }
+}
+
+const weighted = (values: number[]) => {
+  let weight = 1
+  let sum = 0
+  for (const v of values) {
+    sum += weight * v
+    weight *= STEP
+  }
+  return sum
+}

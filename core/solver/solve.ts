@@ -1,0 +1,86 @@
+import type { Plan } from '../plan'
+import type { Problem } from '../problem'
+import { planOf } from './emit'
+import { boundWords } from './prove'
+import { Search } from './search'
+
+export interface SolveOptions {
+  /** Wall time to spend; without `seconds` and `iterations` five seconds. */
+  seconds?: number
+  /** Decodes to spend: the same number and seed give the same plan on any machine. */
+  iterations?: number
+  seed?: number
+  /** Called with every better plan, whose status is still open. */
+  onImprovement?: (plan: Plan) => void
+  /** Stops the search early; the best plan so far comes back. */
+  signal?: { readonly aborted: boolean }
+  /** Milliseconds of any steady clock. */
+  clock?: () => number
+}
+
+/**
+ * The best plan found for a problem, or the proof that there is none, or `unknown` where
+ * neither came in time. Deterministic for a given seed and iteration limit.
+ */
+export function solve(problem: Problem, options: SolveOptions = {}): Plan {
+  const run = startSolving(problem, options)
+  while (run.advance(Infinity));
+  return run.plan()
+}
+
+/** A search that can be carried on in slices, so that a worker can hear a stop in between. */
+export interface Run {
+  /** Works for about so many milliseconds; false when there is nothing left to do. */
+  advance: (milliseconds: number) => boolean
+  plan: () => Plan
+  /** In words, what the proven bound rests on. */
+  boundWords: () => string
+  iterations: () => number
+}
+
+export function startSolving(problem: Problem, options: SolveOptions = {}): Run {
+  const clock = options.clock ?? (() => performance.now())
+  const seed = options.seed ?? 1
+  const began = clock()
+  const search = new Search(problem, seed)
+  const iterations = options.iterations ?? Infinity
+  const seconds = options.seconds ?? (options.iterations === undefined ? 5 : Infinity)
+  const until = began + seconds * 1000
+
+  const plan = (): Plan =>
+    planOf(search.model, search.best?.body, {
+      status: search.infeasible
+        ? 'infeasible'
+        : !search.best
+          ? 'unknown'
+          : search.provenOptimal
+            ? 'optimal'
+            : 'feasible',
+      bound: search.bound.value,
+      seed,
+      elapsedMs: options.seconds === undefined && options.iterations ? 0 : clock() - began,
+      reasons: search.infeasible ?? [],
+    })
+
+  const done = () =>
+    search.infeasible !== undefined ||
+    search.finished ||
+    search.iterations >= iterations ||
+    options.signal?.aborted === true
+
+  return {
+    advance(milliseconds) {
+      const pause = Math.min(until, clock() + milliseconds)
+      for (;;) {
+        if (done()) return false
+        if (search.step()) options.onImprovement?.(plan())
+        const now = clock()
+        if (now >= until) return false
+        if (now >= pause) return !done()
+      }
+    },
+    plan,
+    boundWords: () => boundWords(search.bound),
+    iterations: () => search.iterations,
+  }
+}

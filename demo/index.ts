@@ -1,0 +1,46 @@
+import { kitchenSchema } from '../core/kitchen'
+import { recipeSchema, type Recipe } from '../core/recipe'
+import { sessionSchema, type Session } from '../core/session'
+import { highfell } from './kitchen'
+import * as bakes from './recipes/bakes'
+import * as bases from './recipes/bases'
+import * as pots from './recipes/pots'
+
+/** The demo household: a kitchen, its recipes, and the Saturday before lambing. */
+export const demoKitchen = kitchenSchema.parse(highfell)
+
+export const demoRecipes: Recipe[] = [
+  pots.braisedPork,
+  pots.squashSoup,
+  bakes.fishPie,
+  bakes.turkeyPatties,
+  bakes.beanBake,
+  pots.spicedChickpeas,
+  pots.brownRice,
+  bakes.oatBars,
+  bakes.sodaBread,
+  pots.beetrootEggs,
+  bases.softOnions,
+  bases.roastRoots,
+].map((r) => recipeSchema.parse(r))
+
+export const demoSession: Session = sessionSchema.parse({
+  format: 'cadrum/session@1',
+  id: 'before-lambing',
+  name: 'The Saturday before lambing',
+  kitchen: 'highfell',
+  cooks: ['runa', 'teo'],
+  start: '2027-03-20T09:00',
+  dishes: [
+    { recipe: 'braised-pork', batches: 2 },
+    { recipe: 'squash-soup', batches: 2 },
+    { recipe: 'fish-pie', batches: 1 },
+    { recipe: 'turkey-patties', batches: 2 },
+    { recipe: 'bean-bake', batches: 1 },
+    { recipe: 'spiced-chickpeas', batches: 2 },
+    { recipe: 'brown-rice', batches: 1.5 },
+    { recipe: 'oat-bars', batches: 1 },
+    { recipe: 'soda-bread', batches: 2 },
+    { recipe: 'beetroot-eggs', batches: 1 },
+  ],
+})
