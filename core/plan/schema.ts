@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { phaseRun} from '../problem';
+import type { phaseRun } from '../problem'
 import { activityRun, choreRun, heatRun, holdRun, id, instant, text } from '../problem'
 
 export const planStatus = z.enum(['optimal', 'feasible', 'infeasible', 'unknown'])

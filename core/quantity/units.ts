@@ -10,16 +10,18 @@ export function measurable(amount: number, unit: Unit): number {
 
 /** `1250 g` becomes `1.25 kg`, `0.5 piece` becomes `½`. */
 export function amountText(amount: number, unit: Unit): string {
-  if (unit === 'g' && amount >= 1000) return `${trim(amount / 1000)} kg`
-  if (unit === 'ml' && amount >= 1000) return `${trim(amount / 1000)} l`
+  if (unit === 'g' && amount >= 1000) return `${decimal(amount / 1000)} kg`
+  if (unit === 'ml' && amount >= 1000) return `${decimal(amount / 1000)} l`
   if (unit === 'piece') return trim(amount)
   return `${trim(amount)} ${unit}`
 }
+
+const decimal = (value: number) => String(Math.round(value * 100) / 100)
 
 function trim(value: number): string {
   const whole = Math.floor(value)
   const part = Math.round((value - whole) * 100) / 100
   const sign = { 0.25: '¼', 0.5: '½', 0.75: '¾' }[part]
   if (sign) return whole ? `${whole}${sign}` : sign
-  return String(Math.round(value * 100) / 100)
+  return decimal(value)
 }

@@ -160,6 +160,9 @@ export class OvenTime {
       consider(d.from)
       consider(d.to)
       consider(d.to + Math.ceil(ramp(d.lo, d.hi, demand, heat, cool)))
+      // The oven may stand at the far end of what was asked of it.
+      consider(d.to + Math.ceil(ramp(d.lo, d.lo, demand, heat, cool)))
+      consider(d.to + Math.ceil(ramp(d.hi, d.hi, demand, heat, cool)))
     }
     return best
   }

@@ -58,7 +58,8 @@ export class Search {
 
   /** Whether the best plan meets the bound and nothing better has turned up for long. */
   get finished(): boolean {
-    return this.provenOptimal && this.sinceBest > POLISH
+    const idle = this.sinceBest > POLISH || this.model.activities.length === 0
+    return this.provenOptimal && idle
   }
 
   get provenOptimal(): boolean {

@@ -1,0 +1,82 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { describe, expect, it } from 'vitest'
+import { demoKitchen, demoRecipes, demoSession } from '../demo'
+
+const folder = mkdtempSync(join(tmpdir(), 'cadrum-'))
+const example = (name: string) =>
+  new URL(`../core/plan/check/example/${name}.json`, import.meta.url).pathname
+const run = (...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [new URL('./cadrum.mjs', import.meta.url).pathname, ...args],
+    { encoding: 'utf8' },
+  )
+  return { status, stdout, stderr }
+}
+const file = (name: string, value: unknown) => {
+  const path = join(folder, name)
+  writeFileSync(path, typeof value === 'string' ? value : JSON.stringify(value))
+  return path
+}
+
+describe('the command line', () => {
+  it('plans, and its own check passes', () => {
+    const out = join(folder, 'plan.json')
+    expect(run('plan', example('problem'), '--iterations', '50', '--out', out)).toEqual({
+      status: 0,
+      stdout: '',
+      stderr: '',
+    })
+    expect(run('check', example('problem'), out)).toEqual({ status: 0, stdout: '', stderr: '' })
+    const again = JSON.parse(run('plan', example('problem'), '--iterations=50').stdout) as object
+    expect(again).toEqual(JSON.parse(readFileSync(out, 'utf8')))
+  })
+
+  it('names each breach on a line and exits with 1', () => {
+    const plan = JSON.parse(readFileSync(example('plan'), 'utf8')) as { chores: unknown[] }
+    plan.chores = []
+    const checked = run('check', example('problem'), file('bad.json', plan))
+    expect(checked.status).toBe(1)
+    expect(checked.stdout.trim().split('\n')).toHaveLength(1)
+    expect(checked.stdout).toMatch(/^rule 6: loaf-pack/)
+  })
+
+  it('exits with 2 for unusable input, a line each with path, what and allowed', () => {
+    const broken = run(
+      'plan',
+      file('broken.json', { format: 'cadrum/problem@1', name: 'x', colour: 1 }),
+    )
+    expect(broken.status).toBe(2)
+    for (const line of broken.stderr.trim().split('\n'))
+      expect(line).toMatch(/^\w+: .+; allowed: .+/)
+    expect(run('plan', file('text.json', 'not json')).status).toBe(2)
+    expect(run('plan', join(folder, 'nothing.json')).status).toBe(2)
+    expect(run('plan').status).toBe(2)
+    expect(run('plan', example('problem'), '--speed', '9').status).toBe(2)
+    expect(run('plan', example('problem'), '--seconds', 'soon').status).toBe(2)
+    expect(run('dance').status).toBe(2)
+  })
+
+  it('exits with 3 where it is infeasible, with the reasons', () => {
+    const problem = JSON.parse(readFileSync(example('problem'), 'utf8')) as { deadline: number }
+    problem.deadline = 1000
+    const refused = run('plan', file('tight.json', problem), '--seconds', '1')
+    expect(refused.status).toBe(3)
+    expect(refused.stderr).toMatch(/deadline/)
+  })
+
+  it('compiles a session file into a problem', () => {
+    const session = file('session.json', {
+      format: 'cadrum/session-file@1',
+      session: demoSession,
+      kitchen: demoKitchen,
+      recipes: demoRecipes,
+    })
+    const out = join(folder, 'problem.json')
+    expect(run('compile', session, '--out', out).status).toBe(0)
+    expect(JSON.parse(readFileSync(out, 'utf8'))).toMatchObject({ format: 'cadrum/problem@1' })
+  })
+})

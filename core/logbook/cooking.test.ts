@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest'
+import type { Handwork } from '../board'
+import { cookView, finish, undo, type Cooking } from './index'
+
+const work: Handwork[] = [
+  { key: 'a#0', cook: 'ana', from: 0, to: 60, text: 'Cut', where: [] },
+  { key: 'b#0', cook: 'ana', from: 300, to: 360, text: 'Stir', where: [] },
+  { key: 'c#0', cook: 'bo', from: 0, to: 30, text: 'Wash', where: [] },
+]
+const T0 = 1_000_000
+const log: Cooking = { session: 's', startedAt: T0, done: [] }
+
+describe('cooking', () => {
+  it('shows what is on now with the time left, and what comes next', () => {
+    const view = cookView(work, log, 'ana', T0 + 20_000)
+    expect(view).toMatchObject({ left: 40, startsIn: 0 })
+    expect(view.now!.key).toBe('a#0')
+    expect(view.next.map((n) => n.key)).toEqual(['b#0'])
+    expect(cookView(work, log, 'ana', T0 + 75_000).left).toBe(-15)
+  })
+
+  it('moves on when a step is done, records its real time, and waits for its turn', () => {
+    const after = finish(work, log, 'ana', T0 + 90_000)
+    expect(after.done).toEqual([{ key: 'a#0', cook: 'ana', startedAt: T0, endedAt: T0 + 90_000 }])
+    const view = cookView(work, after, 'ana', T0 + 100_000)
+    expect(view.now!.key).toBe('b#0')
+    expect(view.startsIn).toBe(200)
+    expect(view.left).toBe(60)
+  })
+
+  it('lets a cook begin early, and then counts from there', () => {
+    const after = finish(work, finish(work, log, 'ana', T0 + 60_000), 'ana', T0 + 130_000)
+    expect(after.done[1]).toMatchObject({ key: 'b#0', endedAt: T0 + 130_000 })
+    expect(after.done[1]!.startedAt).toBeLessThanOrEqual(T0 + 130_000)
+    expect(cookView(work, after, 'ana', T0 + 131_000).now).toBeUndefined()
+    expect(finish(work, after, 'ana', T0 + 140_000)).toEqual(after)
+  })
+
+  it('takes back the last step of one cook only', () => {
+    const both = finish(work, finish(work, log, 'ana', T0 + 1), 'bo', T0 + 2)
+    expect(undo(both, 'ana').done.map((d) => d.key)).toEqual(['c#0'])
+    expect(undo(log, 'ana')).toEqual(log)
+  })
+})

@@ -1,0 +1,33 @@
+import { defineConfig } from '@playwright/test'
+
+const port = 3123
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 60_000,
+  workers: 1,
+  outputDir: 'test-results/browser',
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    testIdAttribute: 'data-test',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node .output/server/index.mjs',
+    url: `http://127.0.0.1:${port}`,
+    env: { HOST: '127.0.0.1', PORT: String(port) },
+  },
+})

@@ -1,0 +1,95 @@
+// Sets up what is missing and runs every check; ends with a line `N passed, N failed`.
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { ensureInstalled } from './install.mjs'
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..')
+const results = join(root, 'test-results')
+const counted = { passed: 0, failed: 0 }
+
+ensureInstalled(root)
+ensureChromium()
+rmSync(results, { recursive: true, force: true })
+mkdirSync(results, { recursive: true })
+
+check('types of Nuxt', ['nuxt', 'prepare'])
+check('format', ['prettier', '--check', '.'])
+check('lint', ['eslint', '.'])
+check('types', ['vue-tsc', '--noEmit', '-p', 'tsconfig.check.json'])
+check('formats are current', ['node', 'scripts/formatsCurrent.mjs'])
+const unit = join(results, 'unit.json')
+suite(
+  'unit tests',
+  ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`],
+  () => {
+    const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(unit, 'utf8'))
+    return { passed: numPassedTests, failed: numFailedTests }
+  },
+)
+const built = check('build', ['nuxt', 'build'])
+const browser = join(results, 'browser.json')
+if (built)
+  suite(
+    'browser tests',
+    ['playwright', 'test', '--reporter=list,json'],
+    () => {
+      const { stats } = JSON.parse(readFileSync(browser, 'utf8'))
+      return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
+    },
+    { PLAYWRIGHT_JSON_OUTPUT_NAME: browser },
+  )
+
+console.log(`\n${counted.passed} passed, ${counted.failed} failed`)
+process.exitCode = counted.failed ? 1 : 0
+
+function run([tool, ...args], env = {}) {
+  const command = tool === 'node' ? process.execPath : 'npx'
+  const line = tool === 'node' ? args : ['--no-install', tool, ...args]
+  return (
+    spawnSync(command, line, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    }).status === 0
+  )
+}
+
+/** A step that passes or fails as a whole. */
+function check(name, command) {
+  console.log(`\n== ${name}`)
+  const ok = run(command)
+  counted[ok ? 'passed' : 'failed']++
+  if (!ok) console.log(`== ${name}: FAILED`)
+  return ok
+}
+
+/** A step that counts its own tests. */
+function suite(name, command, count, env) {
+  console.log(`\n== ${name}`)
+  const ok = run(command, env)
+  try {
+    const { passed, failed } = count()
+    counted.passed += passed
+    counted.failed += failed
+    // A runner that fails without a failing test (a crash, no tests found) is a failure too.
+    if (!ok && !failed) counted.failed++
+    if (ok && !passed) counted.failed++
+  } catch {
+    counted.failed++
+    console.log(`== ${name}: left no result`)
+  }
+}
+
+function ensureChromium() {
+  if (process.env.CHROMIUM ? existsSync(process.env.CHROMIUM) : existsSync('/usr/bin/chromium'))
+    return
+  console.log("Installing Chromium from Debian's packages …")
+  const apt = (...args) =>
+    spawnSync('apt-get', args, { stdio: ['ignore', 'inherit', 'inherit'] }).status === 0
+  if (apt('update') && apt('install', '-y', 'chromium')) return
+  console.error('Chromium is missing and could not be installed. Install it, or name one:')
+  console.error('  CHROMIUM=/path/to/chromium npm test')
+  process.exit(1)
+}

@@ -1,0 +1,152 @@
+import { expect, test } from '@playwright/test'
+import { openPlanned, stopPlanning } from './support'
+
+test('a first visit leads to a plan of the demo session', async ({ page }) => {
+  const problems: string[] = []
+  page.on('pageerror', (error) => problems.push(error.message))
+  page.on('console', (message) => {
+    if (message.type() === 'error') problems.push(message.text())
+  })
+  await page.goto('/')
+  await expect(page).toHaveURL(/\/plan$/)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Saturday before lambing')
+  await expect(page.getByTestId('planning')).toBeVisible()
+  await expect(page.getByTestId('finished')).toHaveText(/^1\d:\d\d$/, { timeout: 20_000 })
+  await stopPlanning(page)
+  await expect(page.getByTestId('hands-free')).toHaveText(/^\d+:\d\d$/)
+  await expect(page.getByTestId('saved')).toHaveText(/\d+ h/)
+  await expect(page.getByTestId('gap')).toHaveText(/%|none/)
+  await expect(page.getByTestId('weave')).toBeVisible()
+  const lines = page.getByRole('region', { name: 'In order' }).getByRole('listitem')
+  expect(await lines.count()).toBeGreaterThan(60)
+  expect(problems).toEqual([])
+})
+
+test('nothing is asked of any other host', async ({ page }) => {
+  const foreign: string[] = []
+  page.on('request', (request) => {
+    const url = new URL(request.url())
+    if (!['127.0.0.1', 'localhost'].includes(url.hostname) && /^(http|ws)/.test(url.protocol))
+      foreign.push(request.url())
+  })
+  await openPlanned(page)
+  await page.goto('/cook')
+  await expect(page.getByTestId('start')).toBeVisible()
+  expect(foreign).toEqual([])
+})
+
+test('the page is guarded by a policy without eval', async ({ page }) => {
+  await page.goto('/plan')
+  const policy = await page
+    .locator('meta[http-equiv="Content-Security-Policy"]')
+    .getAttribute('content')
+  expect(policy).toContain("default-src 'self'")
+  expect(policy).not.toContain('unsafe-eval')
+  const evaluated = await page.evaluate(() => {
+    const script = document.createElement('script')
+    script.textContent = 'window.__ran = true'
+    document.head.append(script)
+    return (window as unknown as { __ran?: boolean }).__ran ?? false
+  })
+  expect(evaluated).toBe(false)
+})
+
+test('changing batches plans again, and the plan is kept over a reload', async ({ page }) => {
+  await openPlanned(page)
+  const bread = page.getByTestId('dish-soda-bread')
+  await bread.getByRole('button', { name: /More batches/ }).click()
+  await expect(bread.locator('output')).toHaveText('×2.5')
+  await expect(page.getByTestId('planning')).toBeVisible()
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await stopPlanning(page)
+  const finished = await page.getByTestId('finished').textContent()
+  await page.reload()
+  await expect(page.getByTestId('finished')).toHaveText(finished!)
+  await expect(bread.locator('output')).toHaveText('×2.5')
+  await expect(page.getByTestId('planning')).toBeHidden()
+})
+
+test('a running plan can be stopped, and keeps the best so far', async ({ page }) => {
+  await openPlanned(page)
+  await page.getByLabel('Seconds to plan').fill('60')
+  await page.getByRole('button', { name: 'Look again' }).click()
+  await expect(page.getByTestId('planning')).toContainText('Best so far')
+  // The page answers while the worker computes.
+  await page.getByRole('button', { name: 'Larger' }).click()
+  const began = Date.now()
+  await page.getByRole('button', { name: 'Stop, take the best' }).click()
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 5_000 })
+  expect(Date.now() - began).toBeLessThan(5_000)
+  await expect(page.getByTestId('finished')).toBeVisible()
+})
+
+test('a session that cannot be planned says what to mend, and nothing is lost', async ({
+  page,
+}) => {
+  await openPlanned(page)
+  const soup = page.getByTestId('dish-squash-soup')
+  for (let i = 0; i < 4; i++) await soup.getByRole('button', { name: /More batches/ }).click()
+  await expect(page.getByRole('alert')).toContainText('the largest holds 9')
+  await expect(page.getByRole('alert')).toContainText('up to 3 batches')
+  for (let i = 0; i < 2; i++) await soup.getByRole('button', { name: /Fewer batches/ }).click()
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+})
+
+test('a dish left out can be brought back, and all cooks away is explained', async ({ page }) => {
+  await openPlanned(page)
+  await page.getByRole('button', { name: 'Leave out Soda bread' }).click()
+  await expect(page.getByTestId('dish-soda-bread')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByTestId('dish-soda-bread')).toHaveCount(1)
+  for (const name of ['Runa', 'Teo']) await page.getByRole('checkbox', { name }).uncheck()
+  await expect(page.getByRole('alert')).toContainText('nobody cooks')
+  await page.getByRole('checkbox', { name: 'Ivo' }).check()
+  await expect(page.getByText('This cannot be done')).toBeVisible({ timeout: 10_000 })
+})
+
+test('the whole plan can be worked by keyboard', async ({ page }) => {
+  await openPlanned(page)
+  await page.reload()
+  await expect(page.getByTestId('finished')).toBeVisible()
+  await page.keyboard.press('Tab')
+  await expect(page.getByText('Skip to the content')).toBeFocused()
+  const more = page.getByRole('button', { name: 'More batches of Oat and date bars' })
+  for (let i = 0; i < 60 && !(await more.evaluate((e) => e === document.activeElement)); i++)
+    await page.keyboard.press('Tab')
+  await expect(more).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('dish-oat-bars').locator('output')).toHaveText('×1.5')
+})
+
+test('two tabs on one session show the same', async ({ context }) => {
+  const first = await context.newPage()
+  await openPlanned(first)
+  const second = await context.newPage()
+  await second.goto('/plan')
+  await first.getByRole('button', { name: 'Leave out Soda bread' }).click()
+  await expect(second.getByTestId('dish-soda-bread')).toHaveCount(0)
+  await second.getByRole('button', { name: 'Leave out Turkey patties' }).click()
+  await expect(first.getByTestId('dish-turkey-patties')).toHaveCount(0)
+  await expect(first.getByTestId('dish-soda-bread')).toHaveCount(0)
+})
+
+test('the server plans too, and refuses what is no problem', async ({ request }) => {
+  const problem = {
+    format: 'cadrum/problem@1',
+    name: 'small',
+    cooks: [{ id: 'ana' }],
+    stations: [],
+    activities: [
+      {
+        id: 'a',
+        label: 'A',
+        modes: [{ id: 'm', needs: [], phases: [{ seconds: [60, 60], hands: {} }] }],
+      },
+    ],
+  }
+  const good = await request.post('/api/plan', { data: { problem, seconds: 1 } })
+  expect(await good.json()).toMatchObject({ plan: { status: 'optimal', makespan: 60 } })
+  const bad = await request.post('/api/plan', { data: { problem: { ...problem, colour: 1 } } })
+  expect(bad.status()).toBe(422)
+  expect((await request.post('/api/plan', { data: { seconds: 9999 } })).status()).toBe(400)
+})
