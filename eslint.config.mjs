@@ -58,7 +58,10 @@ export default ts.config(
       globals: globals.browser,
     },
   },
-  { files: ['**/*.mjs', 'tests/**', 'bench/**'], languageOptions: { globals: globals.node } },
+  {
+    files: ['**/*.mjs', 'tests/**', 'bench/**'],
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+  },
   {
     files: ['**/*.ts', '**/*.vue'],
     rules: {

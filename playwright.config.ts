@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test'
 
-const port = 3123
+const port = Number(process.env.TEST_PORT ?? 3123)
 
 export default defineConfig({
   testDir: 'tests/e2e',

@@ -1,10 +1,10 @@
 // Sets up what is missing, builds, and serves the application with the demo household.
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, statSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ensureInstalled } from './install.mjs'
+import { refuseTakenPort } from './port.mjs'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 const port = Number(process.env.PORT ?? 3000)
@@ -12,7 +12,7 @@ const host = '127.0.0.1'
 const server = join(root, '.output', 'server', 'index.mjs')
 
 ensureInstalled(root)
-await refuseTakenPort()
+await refuseTakenPort(host, port, `PORT=${port + 1} npm run demo`)
 if (!existsSync(server) || newest(root) > statSync(server).mtimeMs) build()
 const child = spawn(process.execPath, [server], {
   cwd: root,
@@ -35,18 +35,6 @@ function build() {
     console.error('The build did not succeed; see above.')
     process.exit(1)
   }
-}
-
-function refuseTakenPort() {
-  return new Promise((resolve) => {
-    const probe = createServer()
-    probe.once('error', () => {
-      console.error(`Port ${port} is taken. Stop what uses it, or choose another one:`)
-      console.error(`  PORT=${port + 1} npm run demo`)
-      process.exit(1)
-    })
-    probe.listen(port, host, () => probe.close(resolve))
-  })
 }
 
 async function answering() {

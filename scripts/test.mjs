@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ensureInstalled } from './install.mjs'
+import { refuseTakenPort } from './port.mjs'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 const results = join(root, 'test-results')
@@ -11,6 +12,8 @@ const counted = { passed: 0, failed: 0 }
 
 ensureInstalled(root)
 ensureChromium()
+const port = Number(process.env.TEST_PORT ?? 3123)
+await refuseTakenPort('127.0.0.1', port, `TEST_PORT=${port + 1} npm test`)
 rmSync(results, { recursive: true, force: true })
 mkdirSync(results, { recursive: true })
 

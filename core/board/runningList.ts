@@ -11,15 +11,16 @@ export interface ListLine extends Handwork {
 
 /**
  * What the cooks do, by time, and beside each line the unattended things that are on when it
- * begins. Amounts stand where a thing is first touched.
+ * begins. Amounts, for all turns of a step together, stand where it is first touched.
  */
 export function runningList(plan: Plan, compiled: CompiledSession): ListLine[] {
   const alone = unattended(plan, compiled)
   const touched = new Set<string>()
   return handworkOf(plan, compiled).map((work) => {
     const card = work.activity === undefined ? undefined : compiled.cards[work.activity]
-    const first = card !== undefined && !touched.has(work.activity!)
-    if (work.activity !== undefined) touched.add(work.activity)
+    const step = card === undefined ? '' : `${card.dish} ${card.step}`
+    const first = card !== undefined && !touched.has(step)
+    touched.add(step)
     return {
       ...work,
       uses: first ? card.uses : [],

@@ -52,7 +52,8 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
       amountOf: (n) => (n.amount === undefined ? 1 : Math.ceil(shares(n.amount * batches) / loads)),
     }
   const usual = step.ways[0]!.minutes[1] * 60 * scale
-  if (step.work === 'cut' && usual > CUT_PIECE * 1.3) {
+  // With a machine as another way it stays whole: half by knife and half by machine is no plan.
+  if (step.work === 'cut' && step.ways.length === 1 && usual > CUT_PIECE * 1.3) {
     const turns = Math.ceil(usual / CUT_PIECE)
     return { turns, called: 'part', factor: scale / turns, amountOf: whole }
   }
