@@ -1,4 +1,4 @@
-import type { Plan, PlanStatus } from '../plan'
+import { checkPlan, type Plan, type PlanStatus } from '../plan'
 import type { Model } from './model'
 import type { Schedule } from './schedule'
 
@@ -70,6 +70,12 @@ export function planBody(model: Model, schedule: Schedule): PlanBody {
       })),
     ),
   }
+}
+
+/** How many breaches the independent checker finds in a plan's body. */
+export function breachesOf(model: Model, body: PlanBody): number {
+  const verdict = { status: 'feasible' as const, bound: 0, seed: 0, elapsedMs: 0, reasons: [] }
+  return checkPlan(model.problem, planOf(model, body, verdict)).length
 }
 
 export function planOf(

@@ -54,6 +54,11 @@ export class OvenTime {
     })
   }
 
+  /** Whether one temperature can be found for every stretch, in time from one to the next. */
+  consistent(): boolean {
+    return this.chain(undefined)
+  }
+
   /** One temperature for each stretch of heat; stretches at the same one are joined. */
   segments(): { from: number; to: number; celsius: number; method: number }[] {
     if (!this.chain(undefined)) throw new Error('oven demands no longer fit')

@@ -1,0 +1,433 @@
+import { ActivityHeap } from './activityHeap'
+import { ClauseStore } from './clauseStore'
+import { EdgeStore } from './edgeStore'
+
+/**
+ * Bounds of an integer x live on two sides: side 2x holds the lower bound, side 2x + 1 the
+ * negated upper bound, so that both only ever rise. A literal is (side, value): bound of that
+ * side at least value. Its negation is (side ^ 1, 1 - value). A boolean is an integer in [0, 1]
+ * and as a code just a side: 2x true, 2x + 1 false.
+ */
+export type Code = number
+export const negated = (code: Code): Code => code ^ 1
+/** The value that makes a boolean's side a literal. */
+export const codeValue = (code: Code) => 1 - (code & 1)
+
+/** Looks at bounds and raises some, with explanations; false: a conflict was left in the engine. */
+export interface Propagator {
+  propagate: (engine: Engine) => boolean
+}
+
+export type Outcome = 'solution' | 'impossible' | 'limit'
+
+/**
+ * Constraint propagation with clause learning over bounds (lazy clause generation after
+ * Ohrimenko, Stuckey and Codish, 2009): every raised bound keeps the literals that forced it,
+ * every conflict is cut at its first unique implication point and learned.
+ */
+export class Engine {
+  bound = new Int32Array(0)
+  size = 0
+  readonly edges = new EdgeStore()
+  readonly clauses = new ClauseStore()
+  readonly heap = new ActivityHeap()
+  /** Conflicts so far: the machine-independent measure of work. */
+  conflicts = 0
+  impossible = false
+  private initial: number[] = []
+  private latest = new Int32Array(0)
+  // The trail: one entry for each raise of a bound.
+  private tSide = new Int32Array(4096)
+  private tBefore = new Int32Array(4096)
+  private tEarlier = new Int32Array(4096)
+  private tReason = new Int32Array(4096)
+  private tLevel = new Int32Array(4096)
+  private trailSize = 0
+  private head = 0
+  private readonly levels: { trail: number; arena: number }[] = []
+  /** Explanations: a count, then (side, value) pairs. */
+  private arena = new Int32Array(65536)
+  private arenaSize = 0
+  private building = 0
+  private readonly conflict: number[] = []
+  private readonly listeners: number[][] = []
+  private readonly propagators: Propagator[] = []
+  private dirty = new Uint8Array(0)
+  private readonly queue: number[] = []
+  // Conflict analysis.
+  private need = new Int32Array(0)
+  private at = new Int32Array(0)
+  private inSet = new Uint8Array(0)
+  private readonly touched: number[] = []
+  private current = 0
+
+  newInt(lo: number, hi: number): number {
+    this.initial.push(lo, -hi)
+    this.listeners.push([], [])
+    this.size += 2
+    return this.size / 2 - 1
+  }
+
+  /** The largest value a variable was made with. */
+  horizonOf(x: number): number {
+    return -this.initial[2 * x + 1]!
+  }
+
+  newBool(): number {
+    const x = this.newInt(0, 1)
+    this.heap.register(x)
+    return 2 * x
+  }
+
+  /** Runs `propagator` whenever one of the sides is raised. */
+  addPropagator(propagator: Propagator, sides: number[]): void {
+    const id = this.propagators.push(propagator) - 1
+    for (const side of new Set(sides)) this.listeners[side]!.push(id)
+  }
+
+  /** At least one of the codes is true. To be called before `seal`. */
+  addClause(codes: Code[]): void {
+    this.pendingClauses.push(codes)
+  }
+  private readonly pendingClauses: Code[][] = []
+
+  /** Ends the building; false where the root already fails. */
+  seal(): boolean {
+    this.bound = Int32Array.from(this.initial)
+    this.latest = new Int32Array(this.size).fill(-1)
+    this.need = new Int32Array(this.size)
+    this.at = new Int32Array(this.size)
+    this.inSet = new Uint8Array(this.size)
+    this.dirty = new Uint8Array(this.propagators.length).fill(1)
+    this.propagators.forEach((_, i) => this.queue.push(i))
+    this.heap.seal(this.size / 2)
+    this.edges.seal(this.size)
+    this.clauses.seal(this.size)
+    this.levels.push({ trail: 0, arena: 0 })
+    for (const codes of this.pendingClauses) if (!this.postClause(codes)) return this.fail()
+    for (let e = 0; e < this.edges.count; e++) if (!this.edges.evaluate(this, e)) return this.fail()
+    return this.propagate() || this.fail()
+  }
+
+  get level(): number {
+    return this.levels.length - 1
+  }
+
+  isTrue(code: Code): boolean {
+    return this.bound[code]! >= 1 - (code & 1)
+  }
+
+  isFixed(x: number): boolean {
+    return this.bound[2 * x]! === -this.bound[2 * x + 1]!
+  }
+
+  lo(x: number): number {
+    return this.bound[2 * x]!
+  }
+
+  hi(x: number): number {
+    return -this.bound[2 * x + 1]!
+  }
+
+  /** Begins an explanation; literals are added with `because`, then `raise` uses it. */
+  explain(): void {
+    this.building = this.arenaSize++
+    if (this.arenaSize + 4096 > this.arena.length) this.arena = grown(this.arena)
+  }
+
+  because(side: number, value: number): void {
+    if (this.arenaSize + 2 > this.arena.length) this.arena = grown(this.arena)
+    this.arena[this.arenaSize++] = side
+    this.arena[this.arenaSize++] = value
+  }
+
+  becauseTrue(code: Code): void {
+    if (code >= 0) this.because(code, 1 - (code & 1))
+  }
+
+  /** Raises a bound for the explanation under construction; false on conflict. */
+  raise(side: number, value: number): boolean {
+    const reason = this.building
+    if (value <= this.bound[side]!) {
+      this.arenaSize = reason
+      return true
+    }
+    this.arena[reason] = (this.arenaSize - reason - 1) / 2
+    if (value + this.bound[side ^ 1]! > 0) {
+      this.conflict.length = 0
+      for (let i = reason + 1; i < this.arenaSize; i++) this.conflict.push(this.arena[i]!)
+      this.conflict.push(side ^ 1, 1 - value)
+      this.arenaSize = reason
+      return false
+    }
+    this.push(side, value, reason)
+    return true
+  }
+
+  /** The literals under construction cannot all be true. */
+  clash(): false {
+    this.conflict.length = 0
+    for (let i = this.building + 1; i < this.arenaSize; i++) this.conflict.push(this.arena[i]!)
+    this.arenaSize = this.building
+    return false
+  }
+
+  /** Opens a level with a decision; the literal must be neither true nor false. */
+  decide(side: number, value: number): void {
+    this.levels.push({ trail: this.trailSize, arena: this.arenaSize })
+    this.push(side, value, -1)
+  }
+
+  /** A level without a decision, for what was to be decided and holds already. */
+  openLevel(): void {
+    this.levels.push({ trail: this.trailSize, arena: this.arenaSize })
+  }
+
+  /** The decisions that stand, as (side, value) pairs. */
+  decisions(): number[] {
+    const out: number[] = []
+    for (const level of this.levels.slice(1)) {
+      const e = level.trail
+      if (e < this.trailSize && this.tReason[e] === -1)
+        out.push(this.tSide[e]!, this.bound[this.tSide[e]!]!)
+    }
+    return out
+  }
+
+  /** Never again all of these at once; only at level 0. False where that leaves nothing. */
+  forbid(literals: number[]): boolean {
+    const open: number[] = []
+    for (let i = 0; i < literals.length; i += 2) {
+      const [side, value] = [literals[i]!, literals[i + 1]!]
+      if (this.bound[side]! >= value) continue
+      if (this.bound[side ^ 1]! >= 1 - value) return true
+      if (open.includes(side ^ 1) && open[open.indexOf(side ^ 1) + 1] === 1 - value) continue
+      open.push(side ^ 1, 1 - value)
+    }
+    if (!open.length) return this.fail()
+    if (open.length === 2) return this.require(open[0]!, open[1]!)
+    this.clauses.add(open, true)
+    return true
+  }
+
+  /** Raises a bound for good; only at level 0. False where that is impossible. */
+  require(side: number, value: number): boolean {
+    if (value <= this.bound[side]!) return true
+    if (value + this.bound[side ^ 1]! > 0) return this.fail()
+    this.push(side, value, -1)
+    return this.propagate() || this.fail()
+  }
+
+  backtrack(level: number): void {
+    if (level >= this.level) return
+    const mark = this.levels[level + 1]!
+    this.levels.length = level + 1
+    while (this.trailSize > mark.trail) {
+      const e = --this.trailSize
+      const side = this.tSide[e]!
+      this.bound[side] = this.tBefore[e]!
+      this.latest[side] = this.tEarlier[e]!
+      this.heap.offer(side >> 1)
+    }
+    this.arenaSize = mark.arena
+    this.head = this.trailSize
+    for (const p of this.queue) this.dirty[p] = 0
+    this.queue.length = 0
+  }
+
+  /** Everything that follows; false: there is a conflict, see `learn`. */
+  propagate(): boolean {
+    for (;;) {
+      while (this.head < this.trailSize) {
+        const side = this.tSide[this.head++]!
+        if (!this.clauses.propagate(this, side)) return false
+        if (!this.edges.propagate(this, side)) return false
+        for (const p of this.listeners[side]!)
+          if (!this.dirty[p]) {
+            this.dirty[p] = 1
+            this.queue.push(p)
+          }
+      }
+      const p = this.queue.shift()
+      if (p === undefined) return true
+      this.dirty[p] = 0
+      if (!this.propagators[p]!.propagate(this)) return false
+    }
+  }
+
+  /**
+   * Learns from the conflict and goes back to where the learned clause says something new;
+   * false: the conflict holds without any decision.
+   */
+  learn(): boolean {
+    this.conflicts++
+    const top = this.conflictLevel()
+    if (top === 0) return this.fail()
+    this.backtrack(top)
+    this.current = 0
+    this.touched.length = 0
+    for (let i = 0; i < this.conflict.length; i += 2)
+      this.require1(this.conflict[i]!, this.conflict[i + 1]!)
+    let uip = -1
+    for (let e = this.trailSize - 1; e >= 0; e--) {
+      const side = this.tSide[e]!
+      if (!this.inSet[side] || this.at[side] !== e) continue
+      if (this.current === 1) {
+        uip = side
+        break
+      }
+      this.inSet[side] = 0
+      this.current--
+      const reason = this.tReason[e]!
+      const count = this.arena[reason]!
+      for (let i = reason + 1; i <= reason + 2 * count; i += 2)
+        this.require1(this.arena[i]!, this.arena[i + 1]!)
+    }
+    const literals = this.cut(uip)
+    for (const side of this.touched) this.inSet[side] = 0
+    this.heap.decay()
+    return this.assertLearned(literals)
+  }
+
+  /** The conflict under the first UIP, as a clause: the UIP's negation first. */
+  private cut(uip: number): number[] {
+    const literals = [uip ^ 1, 1 - this.need[uip]!]
+    let back = 0
+    for (const side of this.touched) {
+      if (!this.inSet[side] || side === uip || this.redundant(side)) continue
+      literals.push(side ^ 1, 1 - this.need[side]!)
+      const level = this.tLevel[this.at[side]!]!
+      if (level > back) {
+        back = level
+        const last = literals.length - 2
+        swapPairs(literals, 2, last)
+      }
+      // A side may be touched twice after having been resolved once: take it once.
+      this.inSet[side] = 2
+    }
+    this.backLevel = back
+    return literals
+  }
+  private backLevel = 0
+
+  private assertLearned(literals: number[]): boolean {
+    this.backtrack(this.backLevel)
+    const [side, value] = [literals[0]!, literals[1]!]
+    if (literals.length === 2) {
+      if (value + this.bound[side ^ 1]! > 0) return this.fail()
+      if (value > this.bound[side]!) this.push(side, value, -1)
+      return true
+    }
+    this.clauses.add(literals, true)
+    this.explain()
+    for (let i = 2; i < literals.length; i += 2)
+      this.because(literals[i]! ^ 1, 1 - literals[i + 1]!)
+    return this.raise(side, value) || this.learn()
+  }
+
+  /** Forgets some of what was learned where there is much of it; only at level 0. */
+  tidy(): void {
+    if (this.clauses.wantsClearing) this.clauses.clear(this)
+  }
+
+  private fail(): false {
+    this.impossible = true
+    return false
+  }
+
+  private postClause(codes: Code[]): boolean {
+    if (codes.some((c) => this.isTrue(c))) return true
+    const open = codes.filter((c) => !this.isTrue(negated(c)))
+    if (!open.length) return false
+    if (open.length === 1) {
+      if (!this.isTrue(open[0]!)) this.push(open[0]!, codeValue(open[0]!), -1)
+      return true
+    }
+    this.clauses.add(
+      open.flatMap((c) => [c, codeValue(c)]),
+      false,
+    )
+    return true
+  }
+
+  private push(side: number, value: number, reason: number): void {
+    const e = this.trailSize++
+    if (e >= this.tSide.length) {
+      this.tSide = grown(this.tSide)
+      this.tBefore = grown(this.tBefore)
+      this.tEarlier = grown(this.tEarlier)
+      this.tReason = grown(this.tReason)
+      this.tLevel = grown(this.tLevel)
+    }
+    this.tSide[e] = side
+    this.tBefore[e] = this.bound[side]!
+    this.tEarlier[e] = this.latest[side]!
+    this.tReason[e] = reason
+    this.tLevel[e] = this.level
+    this.latest[side] = e
+    this.bound[side] = value
+  }
+
+  /** The trail entry that first made the literal true, -1 where it always was. */
+  private entryOf(side: number, value: number): number {
+    let e = this.latest[side]!
+    while (e >= 0 && this.tBefore[e]! >= value) e = this.tEarlier[e]!
+    return e
+  }
+
+  private conflictLevel(): number {
+    let top = 0
+    for (let i = 0; i < this.conflict.length; i += 2) {
+      const e = this.entryOf(this.conflict[i]!, this.conflict[i + 1]!)
+      if (e >= 0 && this.tLevel[e]! > top) top = this.tLevel[e]!
+    }
+    return top
+  }
+
+  private require1(side: number, value: number): void {
+    const e = this.entryOf(side, value)
+    if (e < 0 || this.tLevel[e] === 0) return
+    const here = this.tLevel[e] === this.level
+    if (this.inSet[side]) {
+      if (this.need[side]! >= value) return
+      if (here && this.tLevel[this.at[side]!] !== this.level) this.current++
+    } else {
+      this.inSet[side] = 1
+      this.touched.push(side)
+      if (here) this.current++
+    }
+    this.need[side] = value
+    this.at[side] = e
+    this.heap.bump(side >> 1)
+  }
+
+  /** Whether a literal of the cut follows from the others: then it need not be said. */
+  private redundant(side: number): boolean {
+    const reason = this.tReason[this.at[side]!]!
+    if (reason < 0) return false
+    const count = this.arena[reason]!
+    for (let i = reason + 1; i <= reason + 2 * count; i += 2) {
+      const s = this.arena[i]!
+      const v = this.arena[i + 1]!
+      // Only what came earlier counts, or two literals could each be left out for the other.
+      if (this.inSet[s] && this.at[s]! < this.at[side]! && this.need[s]! >= v) continue
+      const e = this.entryOf(s, v)
+      if (e >= 0 && this.tLevel[e]! > 0) return false
+    }
+    return true
+  }
+}
+
+function swapPairs(list: number[], i: number, j: number): void {
+  for (let k = 0; k < 2; k++) {
+    const kept = list[i + k]!
+    list[i + k] = list[j + k]!
+    list[j + k] = kept
+  }
+}
+
+function grown(array: Int32Array<ArrayBuffer>): Int32Array<ArrayBuffer> {
+  const larger = new Int32Array(array.length * 2)
+  larger.set(array)
+  return larger
+}

@@ -1,0 +1,362 @@
+import { CHORE } from '../cookTime'
+import { earliest, requirements } from '../lags'
+import { NEVER, pairKey, type Model } from '../model'
+import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
+import { Cumulative, type Task } from './cumulative'
+import type { Code } from './engine'
+import type { LWash, OrderEnd, Place, SessionModel, Use } from './sessionModel'
+
+/** A stretch of hands work that a cook may do. */
+interface Touch extends OrderEnd {
+  hygiene: number
+  cooks: { cook: number; code: Code }[]
+}
+
+/** Adds what excludes what: hands, attention, places, washing, temperatures. */
+export function addExclusions(session: SessionModel): void {
+  const order = orderer(session)
+  for (const place of session.places) {
+    const station = session.model.stations[place.stations[0]!]!
+    addAbsences(session, place, station.away)
+    if (place.capacity > 1 || place.stations.length > 1) addCumulative(session, place)
+    else if (!station.wash) inTurn(session, order, place.uses)
+  }
+  addWashing(session, order)
+  addHands(session, order)
+  addAttention(session)
+  addHeats(session, order)
+}
+
+type Order = (a: OrderEnd, b: OrderEnd) => Code
+
+/** Whether `a` ends before `b` begins: a boolean for each pair, or what the lags say anyway. */
+function orderer(session: SessionModel): Order {
+  const known = new Map<string, Code>()
+  const precedes = precedence(session.model)
+  return (a, b) => {
+    if (precedes(a.until, b.activity)) return ALWAYS
+    if (precedes(b.until, a.activity)) return NEVER_SO
+    const flipped = a.s > b.s || (a.s === b.s && a.e > b.e)
+    const [x, y] = flipped ? [b, a] : [a, b]
+    const key = `${x.s} ${x.e} ${y.s} ${y.e}`
+    let code = known.get(key)
+    if (code === undefined) {
+      code = session.engine.newBool()
+      known.set(key, code)
+      session.orders.push({ code, first: x, second: y })
+    }
+    return flipped ? not(code) : code
+  }
+}
+
+/** Pairs of activities outside choices of which one always ends before the other begins. */
+function precedence(model: Model): (a: number, b: number) => boolean {
+  const n = model.activities.length
+  const present = Uint8Array.from(model.activities, (a) => (a.choice < 0 ? 1 : 0))
+  const list = requirements(model, present).filter((r) => r.from !== 2 * n && r.to !== 2 * n)
+  if (!earliest(model, list)) return () => false
+  const out: { to: number; weight: number }[][] = Array.from({ length: 2 * n }, () => [])
+  for (const r of list) out[r.from]!.push(r)
+  const rows = new Map<number, Float64Array>()
+  const rowOf = (a: number) => {
+    const at = new Float64Array(2 * n).fill(-NEVER)
+    at[2 * a + 1] = 0
+    const queue = [2 * a + 1]
+    while (queue.length) {
+      const u = queue.shift()!
+      for (const e of out[u]!)
+        if (at[u]! + e.weight > at[e.to]!) {
+          at[e.to] = at[u]! + e.weight
+          queue.push(e.to)
+        }
+    }
+    return at
+  }
+  return (a, b) => {
+    if (a < 0 || b < 0 || a === b || !present[a] || !present[b]) return false
+    if (!rows.has(a)) rows.set(a, rowOf(a))
+    return rows.get(a)![2 * b]! >= 0
+  }
+}
+
+/** One before the other wherever all of the codes are true, with setup times. */
+function apart(
+  session: SessionModel,
+  order: Order,
+  a: OrderEnd,
+  b: OrderEnd,
+  setups: [number, number],
+  given: Code[],
+): void {
+  if (given.includes(NEVER_SO)) return
+  const codes = [...new Set(given.filter((c) => c !== ALWAYS))]
+  if (codes.some((c) => codes.includes(not(c)))) return
+  const first = order(a, b)
+  const when = (code: Code) => (code === ALWAYS ? codes : [code, ...codes])
+  if (first !== NEVER_SO) session.engine.edges.add(a.e, b.s, setups[0], when(first))
+  if (first !== ALWAYS) session.engine.edges.add(b.e, a.s, setups[1], when(not(first)))
+}
+
+function inTurn(session: SessionModel, order: Order, uses: Use[]): void {
+  for (let i = 0; i < uses.length; i++)
+    for (let j = i + 1; j < uses.length; j++)
+      // What takes no time may stand inside something else: half-open stretches.
+      if (uses[i]!.least === 0 || uses[j]!.least === 0) continue
+      else if (uses[i]!.s !== uses[j]!.s)
+        apart(session, order, uses[i]!, uses[j]!, [0, 0], [uses[i]!.code, uses[j]!.code])
+      else anyOf(session.engine, [not(uses[i]!.code), not(uses[j]!.code)])
+}
+
+function addAbsences(session: SessionModel, place: Place, away: [number, number][]): void {
+  for (const [from, to] of away)
+    for (const use of [...place.uses]) {
+      const gap = absence(session, from, to)
+      apart(session, orderless(session), use, gap, [0, 0], [use.code])
+    }
+}
+
+/** An order boolean of its own for something fixed. */
+const orderless = (session: SessionModel): Order => {
+  return (a, b) => {
+    const code = session.engine.newBool()
+    session.orders.push({ code, first: a, second: b })
+    return code
+  }
+}
+
+function absence(session: SessionModel, from: number, to: number): OrderEnd {
+  const { engine } = session
+  return { s: engine.newInt(from, from), e: engine.newInt(to, to), activity: -1, until: -1 }
+}
+
+function addCumulative(session: SessionModel, place: Place): void {
+  const sum = place.uses.reduce((total, u) => total + u.amount, 0)
+  if (sum > place.capacity) addResource(session, place.uses, place.capacity)
+}
+
+function addResource(session: SessionModel, tasks: Task[], capacity: number): void {
+  const cumulative = new Cumulative(
+    tasks.filter((t) => t.code !== NEVER_SO),
+    capacity,
+  )
+  session.engine.addPropagator(cumulative, cumulative.sides())
+}
+
+/**
+ * On a station that is washed, uses follow each other with the time of the wash between, and
+ * before each use that needs one there is a wash, which is hands work like any other. A wash
+ * may be left out where something with the same contents stands in between.
+ */
+function addWashing(session: SessionModel, order: Order): void {
+  const { engine, model } = session
+  const washes = new Map<string, LWash>()
+  for (const place of session.places) {
+    const station = model.stations[place.stations[0]!]!
+    if (!station.wash) continue
+    const { wash } = station
+    const direct = (a: Use, b: Use) =>
+      a.contents >= 0 && a.contents === b.contents
+        ? 0
+        : ((a.contents >= 0 && b.contents >= 0
+            ? wash.between.get(pairKey(a.contents, b.contents))
+            : undefined) ?? wash.seconds)
+    const leastBetween = shortest(place.uses, direct)
+    for (const use of place.uses) {
+      const others = place.uses.filter((o) => o !== use && direct(o, use) > 0 && o.s !== use.s)
+      if (!others.length) continue
+      const seconds = Math.min(...others.map((o) => direct(o, use)))
+      const washed = washes.get(use.need) ?? newWash(session, use, wash.cooks)
+      washes.set(use.need, washed)
+      washed.uses.push({ use, station: station.index })
+      engine.edges.add(washed.start, washed.end, seconds, use.code === ALWAYS ? [] : [use.code])
+      for (const c of washed.cooks)
+        if (!wash.cooks.includes(c.cook)) anyOf(engine, [not(use.code), not(c.code)])
+      for (const other of others) {
+        const first = order(other, use)
+        if (first === NEVER_SO) continue
+        const given = [first, other.code, use.code]
+        engine.edges.add(other.e, washed.start, 0, [...new Set(given.filter((c) => c !== ALWAYS))])
+        const between = place.uses
+          .filter((k) => k !== use && k !== other && direct(k, use) === 0 && k.s !== use.s)
+          .map((k) => allOf(engine, [order(other, k), order(k, use), k.code]))
+        anyOf(engine, [...given.map(not), washed.code, ...between])
+      }
+    }
+    place.uses.forEach((a, i) => {
+      for (const b of place.uses.slice(i + 1))
+        if (a.s !== b.s)
+          apart(session, order, a, b, [leastBetween(a, b), leastBetween(b, a)], [a.code, b.code])
+        else anyOf(engine, [not(a.code), not(b.code)])
+    })
+  }
+  session.washes.push(...washes.values())
+}
+
+function newWash(session: SessionModel, use: Use, able: number[]): LWash {
+  const { engine, model } = session
+  const horizon = engine.horizonOf(session.makespan)
+  const code = engine.newBool()
+  const start = engine.newInt(0, horizon)
+  const end = engine.newInt(0, horizon)
+  const cooks = [...new Set([...able, ...model.cooks.keys()])]
+  const codes = oneOf(engine, cooks.length, code)
+  engine.edges.add(end, use.s, 0, [code])
+  return { uses: [], code, start, end, cooks: cooks.map((cook, i) => ({ cook, code: codes[i]! })) }
+}
+
+/** Least washing between two contents, by way of any others: holds for uses far apart too. */
+function shortest(uses: Use[], direct: (a: Use, b: Use) => number): (a: Use, b: Use) => number {
+  const kinds = [...new Map(uses.map((u) => [u.contents, u])).values()]
+  const at = new Map(kinds.map((u, i) => [u.contents, i]))
+  const d = kinds.map((a) => kinds.map((b) => direct(a, b)))
+  for (let k = 0; k < kinds.length; k++)
+    for (let i = 0; i < kinds.length; i++)
+      for (let j = 0; j < kinds.length; j++) d[i]![j] = Math.min(d[i]![j]!, d[i]![k]! + d[k]![j]!)
+  return (a, b) => d[at.get(a.contents)!]![at.get(b.contents)!]!
+}
+
+function touches(session: SessionModel): Touch[] {
+  const { model } = session
+  const out: Touch[] = []
+  for (const a of session.activities)
+    a?.modes.forEach((mode, m) =>
+      mode.phases.forEach((phase, k) => {
+        const spec = model.activities[a.index]!.modes[m]!.phases[k]!
+        if (spec.hands)
+          out.push({
+            s: phase.from,
+            e: phase.to,
+            activity: a.index,
+            until: a.index,
+            hygiene: model.activities[a.index]!.hygiene,
+            cooks: phase.cooks,
+          })
+      }),
+    )
+  for (const w of session.washes)
+    out.push({ s: w.start, e: w.end, activity: -1, until: -1, hygiene: CHORE, cooks: w.cooks })
+  return out
+}
+
+function addHands(session: SessionModel, order: Order): void {
+  const { model } = session
+  const list = touches(session)
+  const clean = (a: Touch, b: Touch) =>
+    a.hygiene < 0 || b.hygiene < 0 ? 0 : model.hygiene[a.hygiene * model.classes + b.hygiene]!
+  list.forEach((a, i) => {
+    for (const b of list.slice(i + 1)) {
+      if (a.activity >= 0 && a.activity === b.activity) continue
+      for (const x of a.cooks)
+        for (const y of b.cooks)
+          if (x.cook === y.cook)
+            apart(session, order, a, b, [clean(a, b), clean(b, a)], [x.code, y.code])
+    }
+  })
+  model.cooks.forEach((cook, c) => {
+    for (const [from, to] of cook.away) {
+      const gap = absence(session, from, to)
+      for (const t of [...list, ...watched(session)])
+        for (const x of t.cooks)
+          if (x.cook === c) apart(session, orderless(session), t, gap, [0, 0], [x.code])
+    }
+  })
+}
+
+/** Phases that are only watched. */
+function watched(session: SessionModel): Touch[] {
+  const { model } = session
+  return session.activities.flatMap((a) =>
+    a
+      ? a.modes.flatMap((mode, m) =>
+          mode.phases.flatMap((phase, k) =>
+            model.activities[a.index]!.modes[m]!.phases[k]!.watch
+              ? [
+                  {
+                    s: phase.from,
+                    e: phase.to,
+                    activity: a.index,
+                    until: a.index,
+                    hygiene: CHORE,
+                    cooks: phase.cooks,
+                  },
+                ]
+              : [],
+          ),
+        )
+      : [],
+  )
+}
+
+function addAttention(session: SessionModel): void {
+  const { model } = session
+  model.cooks.forEach((cook, c) => {
+    const tasks: Task[] = []
+    let watching = false
+    for (const a of session.activities)
+      a?.modes.forEach((mode, m) =>
+        mode.phases.forEach((phase, k) => {
+          const spec = model.activities[a.index]!.modes[m]!.phases[k]!
+          const who = phase.cooks.find((x) => x.cook === c)
+          if (!who || spec.attention === 0) return
+          watching ||= spec.watch
+          tasks.push({
+            s: phase.from,
+            e: phase.to,
+            code: who.code,
+            amount: spec.attention,
+            least: spec.min,
+          })
+        }),
+      )
+    if (watching) addResource(session, tasks, cook.attention)
+  })
+}
+
+/** Heats of one oven that no one temperature and method serves follow each other with a ramp. */
+function addHeats(session: SessionModel, order: Order): void {
+  const { engine, model } = session
+  for (const [p, place] of session.places.entries()) {
+    const station = model.stations[place.stations[0]!]!
+    if (!station.oven) continue
+    const range = model.problem.stations[station.index]!.oven!
+    const heats = session.activities.flatMap((a) =>
+      a
+        ? a.modes.flatMap((mode, m) =>
+            mode.phases.flatMap((phase, k) => {
+              const spec = model.activities[a.index]!.modes[m]!.phases[k]!
+              if (!spec.heat) return []
+              const code = mode.places[spec.heat.need]!.find((x) => x.place === p)?.code
+              if (code === undefined || code === NEVER_SO) return []
+              const lo = Math.max(spec.heat.lo, range.min)
+              const hi = Math.min(spec.heat.hi, range.max)
+              return [
+                {
+                  s: phase.from,
+                  e: phase.to,
+                  activity: a.index,
+                  until: a.index,
+                  lo,
+                  hi,
+                  method: spec.heat.method,
+                  code,
+                },
+              ]
+            }),
+          )
+        : [],
+    )
+    const { start, heat, cool } = station.oven
+    const ramp = (lo: number, hi: number, to: { lo: number; hi: number }) =>
+      Math.ceil((hi < to.lo ? (to.lo - hi) * heat : lo > to.hi ? (lo - to.hi) * cool : 0) - 1e-6)
+    heats.forEach((a, i) => {
+      const first = ramp(start, start, a)
+      if (first > 0) engine.edges.add(session.zero, a.s, first, a.code === ALWAYS ? [] : [a.code])
+      for (const b of heats.slice(i + 1)) {
+        const apartBy: [number, number] = [ramp(a.lo, a.hi, b), ramp(b.lo, b.hi, a)]
+        if (a.activity === b.activity || (apartBy[0] + apartBy[1] === 0 && a.method === b.method))
+          continue
+        apart(session, order, a, b, apartBy, [a.code, b.code])
+      }
+    })
+  }
+}

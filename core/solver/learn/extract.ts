@@ -1,0 +1,134 @@
+import type { PlanBody } from '../emit'
+import { Journal } from '../journal'
+import { OvenTime } from '../ovenTime'
+import { ALWAYS } from './codes'
+import type { Code } from './engine'
+import type { LMode, SessionModel } from './sessionModel'
+
+/** The solution that stands in the engine as a plan; undefined where its heats do not fit. */
+export function bodyOf(session: SessionModel): PlanBody | undefined {
+  const { model, engine } = session
+  const { problem } = model
+  const yes = (code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))
+  const present = session.activities.flatMap((a) => (a && yes(a.code) ? [a] : []))
+  const station = seats(session, yes)
+  const modeOf = (a: (typeof present)[number]): [LMode, number] => {
+    const m = a.modes.findIndex((mode) => yes(mode.code))
+    return [a.modes[m]!, m]
+  }
+  const activities = present
+    .map((a) => {
+      const [mode, m] = modeOf(a)
+      const spec = problem.activities[a.index]!
+      const index = model.activities[a.index]!.modes[m]!.index
+      return {
+        id: spec.id,
+        mode: spec.modes[index]!.id,
+        start: engine.lo(a.start),
+        end: engine.lo(a.end),
+        stations: mode.places.map((_, k) => station(`${a.index}.${index}.${k}`)),
+        phases: mode.phases.map((p) => {
+          const cook = p.cooks.find((c) => yes(c.code))
+          const run = { from: engine.lo(p.from), to: engine.lo(p.to) }
+          return cook ? { ...run, cook: problem.cooks[cook.cook]!.id } : run
+        }),
+      }
+    })
+    .sort((a, b) => a.start - b.start || a.end - b.end)
+  const latest = activities.reduce((most, a) => Math.max(most, a.end), 0)
+  const aside = new Set(problem.activities.filter((a) => a.aside).map((a) => a.id))
+  const heats = heatsOf(session, activities)
+  if (!heats) return undefined
+  return {
+    makespan: activities.reduce((most, a) => (aside.has(a.id) ? most : Math.max(most, a.end)), 0),
+    choices: Object.fromEntries(
+      problem.choices.map((c, k) => [
+        c.id,
+        c.options[session.options[k]!.findIndex((code) => yes(code))]!.id,
+      ]),
+    ),
+    activities,
+    holds: session.holds.flatMap((h) =>
+      h && yes(h.code)
+        ? [
+            {
+              id: problem.holds[h.index]!.id,
+              station: station(`h${h.index}`),
+              from: engine.lo(h.start),
+              to: h.end === session.forever ? latest : engine.lo(h.end),
+            },
+          ]
+        : [],
+    ),
+    chores: session.washes.flatMap((w) => {
+      const use = w.uses.find((u) => yes(u.use.code))
+      const cook = w.cooks.find((c) => yes(c.code))
+      return use && cook && engine.isTrue(w.code)
+        ? [
+            {
+              kind: 'wash' as const,
+              station: problem.stations[use.station]!.id,
+              cook: problem.cooks[cook.cook]!.id,
+              from: engine.lo(w.start),
+              to: engine.lo(w.end),
+            },
+          ]
+        : []
+    }),
+    heats,
+  }
+}
+
+/** Which station of a place of several alike each use gets: the first that is free. */
+function seats(session: SessionModel, yes: (code: Code) => boolean): (need: string) => string {
+  const { engine, model, places } = session
+  const seat = new Map<string, number>()
+  for (const place of places) {
+    const uses = place.uses
+      .filter((u) => yes(u.code))
+      .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
+    const free = place.stations.map(() => 0)
+    for (const use of uses) {
+      const k = place.stations.length === 1 ? 0 : free.findIndex((t) => t <= engine.lo(use.s))
+      if (k < 0) continue
+      free[k] = engine.lo(use.e)
+      seat.set(use.need, place.stations[k]!)
+    }
+  }
+  return (need) => model.problem.stations[seat.get(need) ?? 0]!.id
+}
+
+function heatsOf(
+  session: SessionModel,
+  runs: PlanBody['activities'],
+): PlanBody['heats'] | undefined {
+  const { model } = session
+  const { problem } = model
+  const out: PlanBody['heats'] = []
+  for (const s of model.stations) {
+    if (!s.oven) continue
+    const range = problem.stations[s.index]!.oven!
+    const oven = new OvenTime(s, range, new Journal())
+    for (const run of runs) {
+      const i = problem.activities.findIndex((a) => a.id === run.id)
+      const mode = model.activities[i]!.modes.find(
+        (m) => problem.activities[i]!.modes[m.index]!.id === run.mode,
+      )!
+      mode.phases.forEach((p, k) => {
+        if (!p.heat || run.stations[p.heat.need] !== problem.stations[s.index]!.id) return
+        const { from, to } = run.phases[k]!
+        oven.take(from, to, p.heat.lo, p.heat.hi, p.heat.method)
+      })
+    }
+    if (!oven.consistent()) return undefined
+    for (const h of oven.segments())
+      out.push({
+        station: problem.stations[s.index]!.id,
+        celsius: h.celsius,
+        method: model.methods[h.method]!,
+        from: h.from,
+        to: h.to,
+      })
+  }
+  return out
+}

@@ -1,0 +1,298 @@
+import { breachesOf, type PlanBody } from '../emit'
+import type { Model } from '../model'
+import { below, type Random } from '../random'
+import { ALWAYS } from './codes'
+import { negated, type Code, type Outcome } from './engine'
+import { addExclusions } from './exclusion'
+import { bodyOf } from './extract'
+import { valuesOf } from './hints'
+import { buildSessionModel, type OrderEnd, type SessionModel } from './sessionModel'
+
+/** Literals to be held as far as they can be: (side, value). */
+type Held = [number, number][]
+
+/**
+ * Clause learning on one session: improves a plan in neighbourhoods, searches for a better one
+ * everywhere, and raises the lower bound; all on one set of learned clauses.
+ */
+export class Learner {
+  readonly session: SessionModel
+  /** Proven: no plan is shorter. */
+  bound = 0
+  /** Proven: nothing better than the best plan it was told of. */
+  exhausted = false
+  /** The best makespan known, and the values that its plan gives to all variables. */
+  private best = Infinity
+  private values: Int32Array
+  private readonly perActivity: Code[][]
+  private readonly washCodes: Code[][]
+  private freed = 0.25
+  private restarts = 0
+
+  constructor(
+    private readonly model: Model,
+    private readonly random: Random,
+  ) {
+    this.session = buildSessionModel(model)
+    addExclusions(this.session)
+    const { engine } = this.session
+    if (!engine.seal()) this.exhausted = true
+    this.values = new Int32Array(engine.size / 2).fill(-1)
+    this.bound = engine.lo(this.session.makespan)
+    this.perActivity = this.session.activities.map((a) => (a ? decisionsOf(a) : []))
+    for (const h of this.session.holds)
+      if (h) this.perActivity[this.model.holds[h.index]!.from]!.push(...codesOf(h.places))
+    this.washCodes = this.session.washes.map((w) => [w.code, ...codesOf(w.cooks)])
+  }
+
+  /** Conflicts so far. */
+  get work(): number {
+    return this.session.engine.conflicts
+  }
+
+  /** Takes over a plan: from now on only shorter ones are of interest. */
+  tell(body: PlanBody): void {
+    if (body.makespan >= this.best) return
+    this.best = body.makespan
+    const { engine, makespan } = this.session
+    engine.backtrack(0)
+    this.values = valuesOf(this.session, body)
+    if (!this.exhausted && !engine.require(2 * makespan + 1, -(body.makespan - 1))) this.close()
+  }
+
+  /** Searches near the best plan for so many conflicts; a better plan, if one turned up. */
+  improve(conflicts: number): PlanBody | undefined {
+    if (this.exhausted) return undefined
+    const outcome = this.search(this.neighbourhood(), conflicts, false)
+    if (outcome === 'limit') this.freed = Math.max(0.05, this.freed * 0.93)
+    if (outcome === 'impossible') this.freed = Math.min(0.8, this.freed * 1.06)
+    return outcome === 'solution' ? this.solution() : undefined
+  }
+
+  /** Searches everywhere for a better plan; a run that ends proves that there is none. */
+  explore(conflicts: number): PlanBody | undefined {
+    if (this.exhausted) return undefined
+    return this.search([], conflicts, true) === 'solution' ? this.solution() : undefined
+  }
+
+  /** Tries to prove that no plan is as short as somewhat above the bound. */
+  raiseBound(conflicts: number, share: number): PlanBody | undefined {
+    const { engine, makespan } = this.session
+    if (this.exhausted) return undefined
+    const top = Math.min(this.best - 1, engine.horizonOf(makespan))
+    const target = Math.floor(this.bound + (top - this.bound) * share)
+    const outcome = this.search([[2 * makespan + 1, -target]], conflicts, true)
+    const better = outcome === 'solution' ? this.solution() : undefined
+    engine.backtrack(0)
+    if (!this.exhausted) this.bound = Math.max(this.bound, engine.lo(makespan))
+    return better
+  }
+
+  private close(): void {
+    this.exhausted = true
+    if (this.best < Infinity) this.bound = this.best
+  }
+
+  private solution(): PlanBody | undefined {
+    const { engine } = this.session
+    const body = bodyOf(this.session)
+    const sound = body !== undefined && breachesOf(this.model, body) === 0
+    if (sound) {
+      this.tell(body)
+      return body
+    }
+    // What the clauses leave out (chains of heats, washing in between) refuses this very one.
+    const literals = engine.decisions()
+    engine.backtrack(0)
+    if (!engine.forbid(literals)) this.exhausted = true
+    return undefined
+  }
+
+  private search(held: Held, conflicts: number, everywhere: boolean): Outcome {
+    const { engine } = this.session
+    engine.backtrack(0)
+    engine.tidy()
+    const limit = engine.conflicts + conflicts
+    let restart = engine.conflicts + 60 * luby(++this.restarts)
+    for (;;) {
+      if (!engine.propagate()) {
+        if (!engine.learn()) {
+          this.close()
+          return 'impossible'
+        }
+        if (engine.conflicts >= limit) return 'limit'
+        if (everywhere && engine.conflicts >= restart) {
+          engine.backtrack(0)
+          restart = engine.conflicts + 60 * luby(++this.restarts)
+        }
+        continue
+      }
+      if (engine.level < held.length) {
+        const [side, value] = held[engine.level]!
+        if (engine.bound[side]! >= value) engine.openLevel()
+        else if (engine.bound[side ^ 1]! >= 1 - value) return 'impossible'
+        else engine.decide(side, value)
+        continue
+      }
+      if (!this.decide()) return 'solution'
+    }
+  }
+
+  /** The next decision; false where everything is settled. */
+  private decide(): boolean {
+    const { engine } = this.session
+    for (;;) {
+      const x = engine.heap.take()
+      if (x < 0) break
+      if (engine.isFixed(x)) continue
+      if (engine.heap.activityOf(x) === 0) {
+        engine.heap.offer(x)
+        break
+      }
+      this.decideBool(2 * x)
+      return true
+    }
+    return this.decideEarliest() || this.decideRest()
+  }
+
+  private decideBool(code: Code): void {
+    const { engine } = this.session
+    const x = code >> 1
+    const known = this.values[x]!
+    const truth = known >= 0 ? known === 1 : (code & 1) === 1
+    engine.decide(truth ? 2 * x : 2 * x + 1, truth ? 1 : 0)
+  }
+
+  /** Whatever could begin soonest: first who and where, then that it does. */
+  private decideEarliest(): boolean {
+    const { engine, activities, washes } = this.session
+    let best = -1
+    let soonest = Infinity
+    for (const a of activities) {
+      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
+      const lo = engine.lo(a.start)
+      if (lo < soonest && !this.settled(a.index)) {
+        soonest = lo
+        best = a.index
+      }
+    }
+    for (let w = 0; w < washes.length; w++) {
+      const wash = washes[w]!
+      if (engine.isTrue(negated(wash.code)) || engine.lo(wash.start) >= soonest) continue
+      const open = this.washCodes[w]!.find((c) => c >= 0 && !engine.isFixed(c >> 1))
+      if (open !== undefined) {
+        this.decideBool(open)
+        return true
+      }
+      if (this.decideTime(wash.start) || this.decideTime(wash.end)) return true
+    }
+    if (best < 0) return false
+    const a = activities[best]!
+    for (const code of this.perActivity[best]!)
+      if (code >= 0 && !engine.isFixed(code >> 1)) {
+        this.decideBool(code)
+        return true
+      }
+    if (this.decideTime(a.start)) return true
+    for (const mode of a.modes)
+      if (mode.code === ALWAYS || engine.isTrue(mode.code))
+        for (const phase of mode.phases) if (this.decideTime(phase.to)) return true
+    return false
+  }
+
+  private settled(i: number): boolean {
+    const { engine } = this.session
+    const a = this.session.activities[i]!
+    if (!engine.isFixed(a.start) || !engine.isFixed(a.end)) return false
+    for (const code of this.perActivity[i]!)
+      if (code >= 0 && !engine.isFixed(code >> 1)) return false
+    for (const mode of a.modes)
+      if (mode.code === ALWAYS || engine.isTrue(mode.code))
+        for (const phase of mode.phases) if (!engine.isFixed(phase.to)) return false
+    return true
+  }
+
+  private decideTime(x: number): boolean {
+    const { engine } = this.session
+    if (engine.isFixed(x)) return false
+    engine.decide(2 * x + 1, -engine.lo(x))
+    return true
+  }
+
+  private decideRest(): boolean {
+    const { engine } = this.session
+    for (;;) {
+      const x = engine.heap.take()
+      if (x < 0) return false
+      if (engine.isFixed(x)) continue
+      this.decideBool(2 * x)
+      return true
+    }
+  }
+
+  /** Holds everything of the best plan but what belongs to some of its activities. */
+  private neighbourhood(): Held {
+    const free = this.freeActivities()
+    const held: Held = []
+    const hold = (code: Code) => {
+      const value = code >= 0 ? this.values[code >> 1]! : -1
+      if (value < 0) return
+      const x = code >> 1
+      held.push(value === 1 ? [2 * x, 1] : [2 * x + 1, 0])
+    }
+    this.perActivity.forEach((codes, i) => {
+      if (!free.has(i)) codes.forEach(hold)
+    })
+    const frees = (end: OrderEnd) => free.has(end.activity) || free.has(end.until)
+    for (const o of this.session.orders) if (!frees(o.first) && !frees(o.second)) hold(o.code)
+    return held
+  }
+
+  private freeActivities(): Set<number> {
+    const { model, random, session } = this
+    const n = model.activities.length
+    const wanted = Math.max(3, Math.round(n * this.freed))
+    const free = new Set<number>()
+    const kind = random()
+    const startOf = (i: number) => this.values[session.activities[i]?.start ?? 0]!
+    if (kind < 0.4) {
+      const centre = random() * this.best
+      const order = model.activities
+        .map((a) => a.index)
+        .sort((a, b) => Math.abs(startOf(a) - centre) - Math.abs(startOf(b) - centre))
+      for (const i of order.slice(0, wanted)) free.add(i)
+    } else if (kind < 0.8) {
+      const dishes = [...new Set(model.problem.activities.map((a) => a.dish ?? a.id))]
+      while (free.size < wanted && dishes.length) {
+        const [dish] = dishes.splice(below(random, dishes.length), 1)
+        model.problem.activities.forEach((a, i) => {
+          if ((a.dish ?? a.id) === dish) free.add(i)
+        })
+      }
+    } else {
+      const place = session.places[below(random, session.places.length)]!
+      for (const use of place.uses) free.add(use.activity)
+      while (free.size < wanted) free.add(below(random, n))
+    }
+    return free
+  }
+}
+
+function decisionsOf(a: NonNullable<SessionModel['activities'][number]>): Code[] {
+  return [
+    a.code,
+    ...a.modes.map((m) => m.code),
+    ...a.modes.flatMap((m) => m.phases.flatMap((p) => codesOf(p.cooks))),
+    ...a.modes.flatMap((m) => m.places.flatMap(codesOf)),
+  ]
+}
+
+const codesOf = (list: { code: Code }[]) => list.map((x) => x.code)
+
+/** 1 1 2 1 1 2 4 …: the restart sequence of Luby, Sinclair and Zuckerman (1993). */
+function luby(i: number): number {
+  for (let k = 1; ; k++) {
+    if (i === (1 << k) - 1) return 1 << (k - 1)
+    if (i < (1 << k) - 1) return luby(i - (1 << (k - 1)) + 1)
+  }
+}

@@ -1,0 +1,271 @@
+import { NEVER, type MActivity, type MMode, type Model } from '../model'
+import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf, someOf } from './codes'
+import type { Task } from './cumulative'
+import { Engine, type Code } from './engine'
+
+/** A phase of one mode: from one boundary variable to the next, and who may do it. */
+export interface LPhase {
+  from: number
+  to: number
+  cooks: { cook: number; code: Code }[]
+}
+
+export interface LMode {
+  code: Code
+  phases: LPhase[]
+  /** For each need, the places that may serve it. */
+  places: { place: number; code: Code }[][]
+}
+
+export interface LActivity {
+  index: number
+  code: Code
+  start: number
+  end: number
+  modes: LMode[]
+}
+
+/** Use of a place: by a need of a mode, or by a hold. */
+export interface Use extends Task {
+  /** Activity that it begins with, and that it ends with (-1: never). */
+  activity: number
+  until: number
+  contents: number
+  /** Which need or hold it serves, the same on every place that could. */
+  need: string
+}
+
+export interface LHold {
+  index: number
+  code: Code
+  start: number
+  end: number
+  places: { place: number; code: Code }[]
+}
+
+/** A wash before an activity (or hold) takes a place; its own hands work. */
+export interface LWash {
+  /** What it is done for, on each station that could serve. */
+  uses: { use: Use; station: number }[]
+  code: Code
+  start: number
+  end: number
+  cooks: { cook: number; code: Code }[]
+}
+
+/** Stations that nothing tells apart, as one place of their joint capacity. */
+export interface Place {
+  stations: number[]
+  capacity: number
+  uses: Use[]
+}
+
+/** The session as constraints over bounds, and where everything of it is. */
+export interface SessionModel {
+  engine: Engine
+  model: Model
+  makespan: number
+  zero: number
+  forever: number
+  activities: (LActivity | undefined)[]
+  options: Code[][]
+  holds: (LHold | undefined)[]
+  places: Place[]
+  washes: LWash[]
+  /** Order booleans with what they order, for neighbourhoods and hints. */
+  orders: { code: Code; first: OrderEnd; second: OrderEnd }[]
+}
+
+/** What is ordered: between which variables it lies, and between which activities (-1: none). */
+export interface OrderEnd {
+  s: number
+  e: number
+  activity: number
+  until: number
+}
+
+/** Latest instant that anything may reach in a plan worth looking for. */
+export function horizonOf(model: Model): number {
+  let sum = 3600
+  for (const a of model.activities)
+    for (const m of a.modes) for (const p of m.phases) sum += p.max < NEVER ? p.max : p.min
+  for (const e of model.edges) sum += Math.abs(e.weight)
+  for (const s of model.stations) {
+    sum += (s.wash?.seconds ?? 0) * model.activities.length
+    for (const [, to] of s.away) sum += to
+    if (s.oven) sum += 600 * (s.oven.heat + s.oven.cool) * (1 + model.activities.length)
+  }
+  for (const c of model.cooks) for (const [, to] of c.away) sum += to
+  for (const a of model.activities) sum += a.release + model.longestClean
+  return Math.min(Math.ceil(sum), 500_000_000)
+}
+
+/** Variables, lags, options, modes, cooks and places; who excludes whom is added on top. */
+export function buildSessionModel(model: Model): SessionModel {
+  const engine = new Engine()
+  const horizon = horizonOf(model)
+  const makespan = engine.newInt(0, horizon)
+  const zero = engine.newInt(0, 0)
+  const forever = engine.newInt(horizon + 1, horizon + 1)
+  const places = placesOf(model)
+  const placeOf = new Map(places.flatMap((p, i) => p.stations.map((s) => [s, i] as const)))
+
+  const options = model.choices.map((choice) => {
+    const possible = choice.options.flatMap((o, j) => (o.possible ? [j] : []))
+    const codes = oneOf(engine, possible.length, ALWAYS)
+    return choice.options.map((_, j) => codes[possible.indexOf(j)] ?? NEVER_SO)
+  })
+  const presence = model.activities.map((a): Code => {
+    if (a.choice < 0) return ALWAYS
+    const choice = model.choices[a.choice]!
+    const taking = choice.options.flatMap((o, j) =>
+      o.members.has(a.index) ? [options[a.choice]![j]!] : [],
+    )
+    const leaving = choice.options.some((o) => o.possible && !o.members.has(a.index))
+    return leaving ? someOf(engine, taking) : ALWAYS
+  })
+  const lag = (from: number, to: number, weight: number, codes: Code[]) => {
+    if (codes.includes(NEVER_SO)) return
+    engine.edges.add(from, to, weight, [...new Set(codes.filter((c) => c !== ALWAYS))])
+  }
+
+  const activities = model.activities.map((a) =>
+    presence[a.index] === NEVER_SO || !a.modes.length
+      ? undefined
+      : activityOf(a, presence[a.index]!),
+  )
+
+  function activityOf(a: MActivity, code: Code): LActivity {
+    const start = engine.newInt(0, horizon)
+    const end = engine.newInt(0, horizon)
+    const codes = oneOf(engine, a.modes.length, code)
+    lag(zero, start, a.release, [code])
+    lag(zero, end, a.earliestEnd, [code])
+    if (a.latestStart < NEVER) lag(start, zero, -a.latestStart, [code])
+    const due = Math.min(a.due, model.deadline)
+    if (due < NEVER) lag(end, zero, -due, [code])
+    lag(start, end, a.min, [code])
+    if (a.max < NEVER) lag(end, start, -a.max, [code])
+    if (!a.aside) lag(end, makespan, 0, [code])
+    return {
+      index: a.index,
+      code,
+      start,
+      end,
+      modes: a.modes.map((mode, m) => modeOf(a, mode, codes[m]!, start, end)),
+    }
+  }
+
+  function modeOf(a: MActivity, mode: MMode, code: Code, start: number, end: number): LMode {
+    const last = mode.phases.length - 1
+    let from = start
+    const phases = mode.phases.map((phase, k): LPhase => {
+      const to = k === last ? end : engine.newInt(0, horizon)
+      lag(from, to, phase.min, [code])
+      if (phase.max < NEVER) lag(to, from, -phase.max, [code])
+      const codes = oneOf(engine, phase.cooks.length, code)
+      const out = { from, to, cooks: phase.cooks.map((cook, c) => ({ cook, code: codes[c]! })) }
+      from = to
+      return out
+    })
+    const served = mode.needs.map((need, n) => {
+      const able = [...new Set(need.stations.map((s) => placeOf.get(s)!))]
+      const codes = oneOf(engine, able.length, code)
+      return able.map((place, i) => {
+        places[place]!.uses.push({
+          s: start,
+          e: end,
+          code: codes[i]!,
+          amount: need.amount,
+          least: mode.min,
+          activity: a.index,
+          until: a.index,
+          contents: need.contents,
+          need: `${a.index}.${mode.index}.${n}`,
+        })
+        return { place, code: codes[i]! }
+      })
+    })
+    return { code, phases, places: served }
+  }
+
+  for (const e of model.edges) {
+    const from = activities[e.from >> 1]
+    const to = activities[e.to >> 1]
+    if (from && to)
+      lag(e.from & 1 ? from.end : from.start, e.to & 1 ? to.end : to.start, e.weight, [
+        from.code,
+        to.code,
+      ])
+  }
+  const holds = model.holds.map((h): LHold | undefined => {
+    const from = activities[h.from]
+    const to = h.to < 0 ? undefined : activities[h.to]
+    if (!from || (h.to >= 0 && !to)) return undefined
+    const code = allOf(engine, [from.code, to?.code ?? ALWAYS])
+    if (code === NEVER_SO) return undefined
+    const able = [...new Set(h.need.stations.map((s) => placeOf.get(s)!))]
+    if (!able.length) {
+      anyOf(engine, [not(code)])
+      return undefined
+    }
+    const codes = oneOf(engine, able.length, code)
+    const end = to ? to.end : forever
+    able.forEach((place, i) =>
+      places[place]!.uses.push({
+        s: from.start,
+        e: end,
+        code: codes[i]!,
+        amount: h.need.amount,
+        least: model.activities[h.from]!.min,
+        activity: h.from,
+        until: h.to,
+        contents: h.need.contents,
+        need: `h${h.index}`,
+      }),
+    )
+    return {
+      index: h.index,
+      code,
+      start: from.start,
+      end,
+      places: able.map((place, i) => ({ place, code: codes[i]! })),
+    }
+  })
+  return {
+    engine,
+    model,
+    makespan,
+    zero,
+    forever,
+    activities,
+    options,
+    holds,
+    places,
+    washes: [],
+    orders: [],
+  }
+}
+
+/** Unwashed stations for one thing each that serve exactly the same needs are one place. */
+function placesOf(model: Model): Place[] {
+  const wanted = model.stations.map(() => [] as string[])
+  model.activities.forEach((a) =>
+    a.modes.forEach((m) =>
+      m.needs.forEach((n, k) =>
+        n.stations.forEach((s) => wanted[s]!.push(`${a.index}.${m.index}.${k}`)),
+      ),
+    ),
+  )
+  model.holds.forEach((h) => h.need.stations.forEach((s) => wanted[s]!.push(`h${h.index}`)))
+  const places = new Map<string, Place>()
+  for (const s of model.stations) {
+    const alike = s.capacity === 1 && !s.wash && !s.oven && !s.away.length
+    const key = alike ? wanted[s.index]!.join() : `alone ${s.index}`
+    const place = places.get(key) ?? { stations: [], capacity: 0, uses: [] }
+    place.stations.push(s.index)
+    place.capacity += s.capacity
+    places.set(key, place)
+  }
+  return [...places.values()]
+}
