@@ -4,7 +4,7 @@ import { NEVER, type MActivity, type MMode, type Model } from './model'
 /** A makespan that no plan can beat, and what holds it up. */
 export interface Bound {
   value: number
-  kind: 'nothing' | 'chain' | 'hands' | 'station' | 'oven'
+  kind: 'nothing' | 'chain' | 'hands' | 'station' | 'oven' | 'search'
   /** Ids of the cooks, stations or, for a chain, activities in order that decide it. */
   because: string[]
 }
@@ -165,7 +165,7 @@ function holdWork(model: Model, s: Scene, group: Set<number>): Work[] {
     if (h.to < 0 || !h.need.stations.every((st) => group.has(st))) return []
     if (!s.present[h.from] || !s.present[h.to]) return []
     if (model.activities[h.to]!.aside) return []
-    const seconds = spanOf(model, s, h.from, h.to)
+    const seconds = spanOf(s, h.from, h.to)
     return [
       { seconds: seconds * h.need.amount, head: s.at[2 * h.from]!, tail: s.tail[2 * h.to + 1]! },
     ]
@@ -173,7 +173,7 @@ function holdWork(model: Model, s: Scene, group: Set<number>): Work[] {
 }
 
 /** Least time from the start of one activity to the end of another: longest path between them. */
-function spanOf(model: Model, s: Scene, from: number, to: number): number {
+function spanOf(s: Scene, from: number, to: number): number {
   const at = new Float64Array(s.at.length).fill(-NEVER)
   at[2 * from] = 0
   for (let round = 0; round < at.length; round++) {
@@ -185,7 +185,7 @@ function spanOf(model: Model, s: Scene, from: number, to: number): number {
       }
     if (!moved) break
   }
-  return Math.max(0, model.activities[from]!.min, at[2 * to + 1]!)
+  return Math.max(0, at[2 * to + 1]!)
 }
 
 /**

@@ -79,6 +79,8 @@ export interface Edge {
 /** The problem in numbers: ids are indices, eligibility is worked out, lags are edges. */
 export interface Model {
   problem: Problem
+  /** Index of each activity by its id. */
+  indexOf: Map<string, number>
   activities: MActivity[]
   cooks: MCook[]
   stations: MStation[]
@@ -235,6 +237,7 @@ export function buildModel(problem: Problem): Model {
   const hygiene = names.flatMap((a) => names.map((b) => problem.hygiene[a]?.[b] ?? 0))
   return {
     problem,
+    indexOf: activityIndex,
     activities,
     cooks,
     stations,

@@ -1,63 +1,74 @@
 import type { ObjectiveName } from '../problem'
-import { CHORE } from './cookTime'
+import { planBody, type PlanBody } from './emit'
 import { NEVER, type Model } from './model'
 import type { Schedule } from './schedule'
 
 /** The values of the problem's objectives for a finished schedule, in order; less is better. */
-export function objectives(model: Model, schedule: Schedule): number[] {
-  return model.problem.objective.map((name) => valueOf(name, model, schedule))
+export const objectives = (model: Model, schedule: Schedule): number[] =>
+  valuesOfBody(model, planBody(model, schedule))
+
+/** The same for a plan's body. */
+export function valuesOfBody(model: Model, body: PlanBody): number[] {
+  const { problem } = model
+  const aside = new Set(problem.activities.filter((a) => a.aside).map((a) => a.id))
+  const counted = body.activities.filter((r) => !aside.has(r.id))
+  return problem.objective.map((name) => valueOf(name, model, body, counted))
 }
 
-function valueOf(name: ObjectiveName, model: Model, schedule: Schedule): number {
+function valueOf(
+  name: ObjectiveName,
+  model: Model,
+  body: PlanBody,
+  counted: PlanBody['activities'],
+): number {
   switch (name) {
     case 'makespan':
-      return counted(model, schedule).reduce((most, i) => Math.max(most, schedule.end[i]!), 0)
+      return body.makespan
     case 'handsFree':
-      return hands(model, schedule).reduce((most, [, , to]) => Math.max(most, to), 0)
+      return hands(model, body, counted).reduce((most, h) => Math.max(most, h.to), 0)
     case 'handsSpread':
-      return handsSpread(model, schedule)
+      return handsSpread(hands(model, body, counted))
     case 'cost':
-      return schedule.options.reduce((sum, o, c) => sum + model.choices[c]!.options[o]!.cost, 0)
-    case 'heatChanges':
-      return schedule.ovens.reduce(
-        (sum, o) => sum + Math.max(0, (o?.segments().length ?? 1) - 1),
+      return model.problem.choices.reduce(
+        (sum, c) => sum + (c.options.find((o) => o.id === body.choices[c.id])?.cost ?? 0),
         0,
       )
-    case 'lateStart': {
-      const starts = counted(model, schedule).map((i) => schedule.start[i]!)
-      return starts.length ? -Math.min(...starts) : 0
-    }
+    case 'heatChanges':
+      return body.heats.length - new Set(body.heats.map((h) => h.station)).size
+    case 'lateStart':
+      return counted.length ? -Math.min(...counted.map((r) => r.start)) : 0
   }
 }
 
-const counted = (model: Model, schedule: Schedule) =>
-  model.activities.filter((a) => schedule.present[a.index] && !a.aside).map((a) => a.index)
+interface HandsWork {
+  cook: string
+  from: number
+  to: number
+}
 
-/** All hands work that counts: `[cook, from, to]`. Work on what runs on aside does not. */
-function hands(model: Model, schedule: Schedule): [number, number, number][] {
-  const out: [number, number, number][] = []
-  for (const i of counted(model, schedule)) {
-    const phases = model.activities[i]!.modes[schedule.mode[i]!]!.phases
-    schedule.phases[i]!.forEach((p, k) => {
-      if (phases[k]!.hands) out.push([p.cook, p.from, p.to])
+/** All hands work that counts. Work on what runs on aside does not. */
+function hands(model: Model, body: PlanBody, counted: PlanBody['activities']): HandsWork[] {
+  const out: HandsWork[] = body.chores.map(({ cook, from, to }) => ({ cook, from, to }))
+  for (const run of counted) {
+    const activity = model.problem.activities[model.indexOf.get(run.id)!]!
+    const { phases } = activity.modes.find((m) => m.id === run.mode)!
+    run.phases.forEach((p, k) => {
+      if (phases[k]!.hands) out.push({ cook: p.cook!, from: p.from, to: p.to })
     })
   }
-  schedule.cooks.forEach((cook, c) => {
-    for (const b of cook.blocks) if (b.hygiene === CHORE) out.push([c, b.from, b.to])
-  })
   return out
 }
 
-function handsSpread(model: Model, schedule: Schedule): number {
-  const first = model.cooks.map(() => Infinity)
-  const last = model.cooks.map(() => 0)
-  let work = 0
-  for (const [cook, from, to] of hands(model, schedule)) {
-    first[cook] = Math.min(first[cook]!, from)
-    last[cook] = Math.max(last[cook]!, to)
-    work += to - from
+function handsSpread(work: HandsWork[]): number {
+  const first = new Map<string, number>()
+  const last = new Map<string, number>()
+  let busy = 0
+  for (const { cook, from, to } of work) {
+    first.set(cook, Math.min(first.get(cook) ?? Infinity, from))
+    last.set(cook, Math.max(last.get(cook) ?? 0, to))
+    busy += to - from
   }
-  return first.reduce((sum, f, c) => sum + (f === Infinity ? 0 : last[c]! - f), 0) - work
+  return [...first].reduce((sum, [cook, f]) => sum + last.get(cook)! - f, 0) - busy
 }
 
 /** Negative where `a` is better, positive where `b` is, 0 where they are equal in everything. */

@@ -294,6 +294,9 @@ export class Placement {
         this.take(activity, previous!, before.from, at, this.cook)
         before.to = at
         before.cook = this.cook
+        // Longer hands before may have eaten the pause in which they are washed.
+        if (previous!.hands && this.slot(activity, phase, at, at, seconds, cook) !== at)
+          return s + at - t
       }
       marks[k] = journal.mark()
       const to = at + Math.max(phase.min, floors[k]! - at)

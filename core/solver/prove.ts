@@ -56,6 +56,8 @@ export function boundWords(bound: Bound): string {
       return `the work on ${who.join(' and ')}`
     case 'oven':
       return `the temperatures of ${who.join(' and ')}`
+    case 'search':
+      return 'a search through every order of the steps'
     case 'nothing':
       return 'nothing'
   }

@@ -1,8 +1,9 @@
 import type { Problem } from '../problem'
 import type { Bound } from './bound'
 import { planBody, type PlanBody } from './emit'
+import { Learner } from './learn/learner'
 import { buildModel, NEVER, type Model } from './model'
-import { compareObjectives, lateness, objectives } from './objective'
+import { compareObjectives, lateness, objectives, valuesOfBody } from './objective'
 import { prove } from './prove'
 import { below, seeded, type Random } from './random'
 import { priorityRules, type PriorityRule } from './rules'
@@ -14,6 +15,14 @@ const STEP = 0.02
 const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
 const POLISH = 400
+/** Decodes after the priority rules before learning begins. */
+const WARM_UP = 60
+/** Conflicts of one lesson. */
+const LESSON = 60
+/** How far above the bound a proof is tried, as a share of the gap. */
+const RAISE = 0.1
+const NO_ORDER =
+  'a search through every order of the steps found none that meets all requirements together'
 
 export interface Found {
   body: PlanBody
@@ -28,8 +37,9 @@ export interface Found {
  */
 export class Search {
   readonly model: Model
-  readonly infeasible: string[] | undefined
-  readonly bound: Bound
+  infeasible: string[] | undefined
+  /** The best lower bound so far; learning raises it. */
+  bound: Bound
   best: Found | undefined
   /** Decodes so far. */
   iterations = 0
@@ -42,6 +52,9 @@ export class Search {
   private heat = 0
   private sinceBest = 0
   private readonly rounds: number
+  private learner: Learner | undefined
+  /** Steps since learning began. */
+  private lessons = 0
 
   constructor(problem: Problem, seed: number) {
     this.model = buildModel(problem)
@@ -70,20 +83,79 @@ export class Search {
   step(): boolean {
     this.iterations++
     this.sinceBest++
-    const constructing = this.iterations <= this.constructions || this.currentEnergy === Infinity
+    if (this.learns) return this.learn()
+    return this.decode()
+  }
+
+  /** Whether this step learns: once there has been time for plain construction. */
+  private get learns(): boolean {
+    const { activities, problem } = this.model
+    if (problem.objective[0] !== 'makespan' || problem.progress || !activities.length) return false
+    if (this.provenOptimal || this.learner?.exhausted) return false
+    return this.iterations > this.constructions + WARM_UP && this.iterations % 12 !== 0
+  }
+
+  /** One lesson: mostly near the best plan, now and then everywhere, or at the bound. */
+  private learn(): boolean {
+    this.learner ??= new Learner(this.model, this.random)
+    const { learner } = this
+    if (this.best) learner.tell(this.best.body)
+    const turn = this.best ? this.lessons++ % 10 : 8
+    const body =
+      turn === 9
+        ? learner.raiseBound(LESSON, RAISE)
+        : turn === 8
+          ? learner.explore(LESSON)
+          : learner.improve(LESSON)
+    if (learner.bound > this.bound.value)
+      this.bound = { value: learner.bound, kind: 'search', because: [] }
+    if (body) {
+      const better = this.offer(body, valuesOfBody(this.model, body))
+      // The same order, put together anew as early as it goes, is often shorter still.
+      this.follow(body)
+      return this.decode(true) || better
+    }
+    if (learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
+    return false
+  }
+
+  private offer(body: PlanBody, values: number[]): boolean {
+    if (this.best && compareObjectives(values, this.best.values) >= 0) return false
+    this.best = { body, values }
+    this.sinceBest = 0
+    return true
+  }
+
+  private follow(body: PlanBody): void {
+    const { candidate, model } = this
+    candidate.urgency = NEVER
+    model.choices.forEach((_, c) => {
+      const choice = model.problem.choices[c]!
+      candidate.option[c] = choice.options.findIndex((o) => o.id === body.choices[choice.id])
+    })
+    for (const run of body.activities) {
+      const i = model.indexOf.get(run.id)!
+      const { modes } = model.problem.activities[i]!
+      candidate.priority[i] = run.start
+      candidate.mode[i] = model.activities[i]!.modes.findIndex(
+        (m) => modes[m.index]!.id === run.mode,
+      )
+    }
+  }
+
+  /** One schedule from genes: by the next rule, by mutation, or as `candidate` stands. */
+  private decode(ready = false): boolean {
+    const constructing =
+      !ready && (this.iterations <= this.constructions || this.currentEnergy === Infinity)
     if (constructing) this.construct()
-    else this.mutate()
+    else if (!ready) this.mutate()
     if (!this.schedule.decode(this.candidate)) return false
     const late = lateness(this.model, this.schedule)
     const values = objectives(this.model, this.schedule)
     const energy = LATE * late + weighted(values)
     if (this.accepts(energy, constructing)) this.accept(energy)
-    const better = late === 0 && (!this.best || compareObjectives(values, this.best.values) < 0)
-    if (better) {
-      this.best = { body: planBody(this.model, this.schedule), values }
-      this.sinceBest = 0
-    }
-    return better
+    if (late > 0 || (this.best && compareObjectives(values, this.best.values) >= 0)) return false
+    return this.offer(planBody(this.model, this.schedule), values)
   }
 
   private get constructions(): number {

@@ -18,6 +18,13 @@ export class ActivityHeap {
     for (const x of this.registered) this.offer(x)
   }
 
+  /** Takes in one more after the sealing. */
+  admit(x: number): void {
+    this.registered.push(x)
+    this.place[x] = -1
+    this.offer(x)
+  }
+
   bump(x: number): void {
     if (this.place[x] === -2) return
     this.activity[x]! += this.step

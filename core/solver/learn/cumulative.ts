@@ -36,11 +36,17 @@ export class Cumulative implements Propagator {
 
   propagate(engine: Engine): boolean {
     const profile = this.profile(engine)
-    for (let i = 0; i < profile.length; i++)
-      if (profile[i]!.height > this.capacity + 1e-9) return this.overload(engine, profile[i]!.from)
-    if (!profile.length) return true
+    let highest = 0
+    for (let i = 0; i < profile.length; i++) {
+      const { height, from } = profile[i]!
+      if (height > this.capacity + 1e-9) return this.overload(engine, from)
+      if (height > highest) highest = height
+    }
+    if (highest === 0) return true
     for (let k = 0; k < this.tasks.length; k++) {
       const task = this.tasks[k]!
+      // Fits beside the highest point, so it fits everywhere.
+      if (highest + task.amount <= this.capacity + 1e-9) continue
       if (task.code >= 0 && engine.isTrue(negated(task.code))) continue
       if (task.code >= 0 && !engine.isTrue(task.code)) {
         if (!this.refuteOption(engine, task, profile)) return false

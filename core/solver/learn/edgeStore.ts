@@ -2,14 +2,19 @@ import { negated, type Code, type Engine } from './engine'
 
 /**
  * Conditional lags: where all of up to three codes are true, bound[target] >= bound[source] +
- * weight. Every lag stands twice, once for the lower and once for the upper bounds.
+ * weight. Every lag stands twice, once for the lower and once for the upper bounds; a target
+ * that leaves no room is heard of through the mirror lag, whose source is its far bound.
  */
 export class EdgeStore {
   count = 0
   private readonly raw: number[] = []
   /** Six numbers an edge: source, target, weight, and three codes or -1. */
   private data = new Int32Array(0)
-  private bySide: Int32Array[] = []
+  /** Per source side, (target, weight, first code, edge) in a row: the innermost loop reads these. */
+  private bySource: Int32Array[] = []
+  private sourceSize = new Int32Array(0)
+  /** Per code, the edges that it switches on. */
+  private byCode: number[][] = []
 
   /** t[to] >= t[from] + weight where all codes are true. */
   add(from: number, to: number, weight: number, codes: Code[]): void {
@@ -22,20 +27,41 @@ export class EdgeStore {
   seal(sides: number): void {
     this.data = Int32Array.from(this.raw)
     this.raw.length = 0
-    const lists: number[][] = Array.from({ length: sides }, () => [])
-    for (let e = 0; e < this.count; e++) {
-      lists[this.data[6 * e]!]!.push(e)
-      for (let k = 3; k < 6; k++)
-        if (this.data[6 * e + k]! >= 0) lists[this.data[6 * e + k]!]!.push(e)
-      // A risen opposite bound of the target may refute a condition.
-      if (this.data[6 * e + 3]! >= 0) lists[this.data[6 * e + 1]! ^ 1]!.push(e)
+    this.bySource = Array.from({ length: sides }, () => EMPTY)
+    this.sourceSize = new Int32Array(sides)
+    this.byCode = Array.from({ length: sides }, () => [])
+    for (let e = 0; e < this.count; e++) this.list(e)
+  }
+
+  /** Adds a lag after the sealing; false where that fails at once. */
+  addLate(engine: Engine, from: number, to: number, weight: number, codes: Code[]): boolean {
+    this.add(from, to, weight, codes)
+    if (6 * this.count > this.data.length) {
+      const larger = new Int32Array(12 * this.count)
+      larger.set(this.data)
+      this.data = larger
     }
-    this.bySide = lists.map((l) => Int32Array.from(l))
+    this.data.set(this.raw, 6 * (this.count - 2))
+    this.raw.length = 0
+    this.list(this.count - 2)
+    this.list(this.count - 1)
+    return this.evaluate(engine, this.count - 2) && this.evaluate(engine, this.count - 1)
   }
 
   propagate(engine: Engine, side: number): boolean {
-    const list = this.bySide[side]!
-    for (let i = 0; i < list.length; i++) if (!this.evaluate(engine, list[i]!)) return false
+    const { bound } = engine
+    const list = this.bySource[side]!
+    const size = this.sourceSize[side]!
+    const here = bound[side]!
+    for (let i = 0; i < size; i += 4) {
+      // Met already, or switched off: most are, and nothing else of them need be read.
+      if (here + list[i + 1]! <= bound[list[i]!]!) continue
+      const code = list[i + 2]!
+      if (code >= 0 && bound[code ^ 1]! >= (code & 1)) continue
+      if (!this.evaluate(engine, list[i + 3]!)) return false
+    }
+    const switched = this.byCode[side]!
+    for (let i = 0; i < switched.length; i++) if (!this.evaluate(engine, switched[i]!)) return false
     return true
   }
 
@@ -43,6 +69,11 @@ export class EdgeStore {
     const { data } = this
     const { bound } = engine
     const base = 6 * e
+    const source = data[base]!
+    const target = data[base + 1]!
+    const weight = data[base + 2]!
+    const value = bound[source]! + weight
+    if (value <= bound[target]!) return true
     let open = -1
     for (let k = 3; k < 6; k++) {
       const code = data[base + k]!
@@ -53,12 +84,7 @@ export class EdgeStore {
       if (bound[code ^ 1]! >= side || open >= 0) return true
       open = code
     }
-    const source = data[base]!
-    const target = data[base + 1]!
-    const weight = data[base + 2]!
-    const value = bound[source]! + weight
     if (open < 0) {
-      if (value <= bound[target]!) return true
       engine.explain()
       engine.because(source, value - weight)
       for (let k = 3; k < 6; k++) engine.becauseTrue(data[base + k]!)
@@ -74,4 +100,24 @@ export class EdgeStore {
     const no = negated(open)
     return engine.raise(no, 1 - (no & 1))
   }
+
+  private list(e: number): void {
+    const source = this.data[6 * e]!
+    const size = this.sourceSize[source]!
+    let list = this.bySource[source]!
+    if (size + 4 > list.length) {
+      const larger = new Int32Array(Math.max(16, list.length * 2))
+      larger.set(list)
+      list = this.bySource[source] = larger
+    }
+    list[size] = this.data[6 * e + 1]!
+    list[size + 1] = this.data[6 * e + 2]!
+    list[size + 2] = this.data[6 * e + 3]!
+    list[size + 3] = e
+    this.sourceSize[source] = size + 4
+    for (let k = 3; k < 6; k++)
+      if (this.data[6 * e + k]! >= 0) this.byCode[this.data[6 * e + k]!]!.push(e)
+  }
 }
+
+const EMPTY = new Int32Array(0)

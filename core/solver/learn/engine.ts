@@ -79,6 +79,20 @@ export class Engine {
     return 2 * x
   }
 
+  /** Sets booleans aside for constraints that are added after the sealing. */
+  reserve(count: number): void {
+    for (let i = 0; i < count; i++) this.spare.push(this.newInt(0, 1))
+  }
+  private readonly spare: number[] = []
+
+  /** A boolean after the sealing, while some are left. */
+  lateBool(): number | undefined {
+    const x = this.spare.pop()
+    if (x === undefined) return undefined
+    this.heap.admit(x)
+    return 2 * x
+  }
+
   /** Runs `propagator` whenever one of the sides is raised. */
   addPropagator(propagator: Propagator, sides: number[]): void {
     const id = this.propagators.push(propagator) - 1
@@ -183,31 +197,14 @@ export class Engine {
     this.levels.push({ trail: this.trailSize, arena: this.arenaSize })
   }
 
-  /** The decisions that stand, as (side, value) pairs. */
-  decisions(): number[] {
-    const out: number[] = []
-    for (const level of this.levels.slice(1)) {
-      const e = level.trail
-      if (e < this.trailSize && this.tReason[e] === -1)
-        out.push(this.tSide[e]!, this.bound[this.tSide[e]!]!)
-    }
-    return out
+  /** At least one of the codes, added after the sealing; only at level 0. */
+  requireAny(codes: Code[]): boolean {
+    return this.postClause([...new Set(codes)]) || this.fail()
   }
 
-  /** Never again all of these at once; only at level 0. False where that leaves nothing. */
-  forbid(literals: number[]): boolean {
-    const open: number[] = []
-    for (let i = 0; i < literals.length; i += 2) {
-      const [side, value] = [literals[i]!, literals[i + 1]!]
-      if (this.bound[side]! >= value) continue
-      if (this.bound[side ^ 1]! >= 1 - value) return true
-      if (open.includes(side ^ 1) && open[open.indexOf(side ^ 1) + 1] === 1 - value) continue
-      open.push(side ^ 1, 1 - value)
-    }
-    if (!open.length) return this.fail()
-    if (open.length === 2) return this.require(open[0]!, open[1]!)
-    this.clauses.add(open, true)
-    return true
+  /** A lag where the codes are true, added after the sealing; only at level 0. */
+  requireLag(from: number, to: number, weight: number, codes: Code[]): boolean {
+    return this.edges.addLate(this, from, to, weight, codes) || this.fail()
   }
 
   /** Raises a bound for good; only at level 0. False where that is impossible. */
@@ -239,7 +236,10 @@ export class Engine {
   propagate(): boolean {
     for (;;) {
       while (this.head < this.trailSize) {
-        const side = this.tSide[this.head++]!
+        const entry = this.head++
+        const side = this.tSide[entry]!
+        // A later raise of the same side waits further on and says more.
+        if (this.latest[side] !== entry) continue
         if (!this.clauses.propagate(this, side)) return false
         if (!this.edges.propagate(this, side)) return false
         for (const p of this.listeners[side]!)

@@ -4,20 +4,14 @@ import { NEVER, pairKey, type Model } from '../model'
 import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
 import { Cumulative, type Task } from './cumulative'
 import type { Code } from './engine'
-import type { LWash, OrderEnd, Place, SessionModel, Use } from './sessionModel'
-
-/** A stretch of hands work that a cook may do. */
-interface Touch extends OrderEnd {
-  hygiene: number
-  cooks: { cook: number; code: Code }[]
-}
+import type { LWash, OrderEnd, Place, SessionModel, Touch, Use } from './sessionModel'
 
 /** Adds what excludes what: hands, attention, places, washing, temperatures. */
 export function addExclusions(session: SessionModel): void {
   const order = orderer(session)
   for (const place of session.places) {
     const station = session.model.stations[place.stations[0]!]!
-    addAbsences(session, place, station.away)
+    addAbsences(session, order, place, station.away)
     if (place.capacity > 1 || place.stations.length > 1) addCumulative(session, place)
     else if (!station.wash) inTurn(session, order, place.uses)
   }
@@ -29,24 +23,29 @@ export function addExclusions(session: SessionModel): void {
 
 type Order = (a: OrderEnd, b: OrderEnd) => Code
 
-/** Whether `a` ends before `b` begins: a boolean for each pair, or what the lags say anyway. */
+/**
+ * For each ordered pair a boolean that, where true, has the first end before the second
+ * begins; or what the lags say anyway.
+ */
 function orderer(session: SessionModel): Order {
+  const { engine } = session
   const known = new Map<string, Code>()
   const precedes = precedence(session.model)
-  return (a, b) => {
+  const look = (a: OrderEnd, b: OrderEnd, make: boolean): Code | undefined => {
     if (precedes(a.until, b.activity)) return ALWAYS
     if (precedes(b.until, a.activity)) return NEVER_SO
-    const flipped = a.s > b.s || (a.s === b.s && a.e > b.e)
-    const [x, y] = flipped ? [b, a] : [a, b]
-    const key = `${x.s} ${x.e} ${y.s} ${y.e}`
+    const key = `${a.s} ${a.e} ${b.s} ${b.e}`
     let code = known.get(key)
-    if (code === undefined) {
-      code = session.engine.newBool()
+    if (code === undefined && make) {
+      code = engine.newBool()
       known.set(key, code)
-      session.orders.push({ code, first: x, second: y })
+      session.orders.push({ code, first: a, second: b })
+      engine.edges.add(a.e, b.s, 0, [code])
     }
-    return flipped ? not(code) : code
+    return code
   }
+  session.orderOf = (a, b) => look(a, b, false)
+  return (a, b) => look(a, b, true)!
 }
 
 /** Pairs of activities outside choices of which one always ends before the other begins. */
@@ -79,7 +78,7 @@ function precedence(model: Model): (a: number, b: number) => boolean {
   }
 }
 
-/** One before the other wherever all of the codes are true, with setup times. */
+/** One before the other wherever all of the given codes are true, with setup times. */
 function apart(
   session: SessionModel,
   order: Order,
@@ -91,10 +90,12 @@ function apart(
   if (given.includes(NEVER_SO)) return
   const codes = [...new Set(given.filter((c) => c !== ALWAYS))]
   if (codes.some((c) => codes.includes(not(c)))) return
-  const first = order(a, b)
+  const { engine } = session
+  const [first, second] = [order(a, b), order(b, a)]
+  anyOf(engine, [...codes.map(not), first, second])
   const when = (code: Code) => (code === ALWAYS ? codes : [code, ...codes])
-  if (first !== NEVER_SO) session.engine.edges.add(a.e, b.s, setups[0], when(first))
-  if (first !== ALWAYS) session.engine.edges.add(b.e, a.s, setups[1], when(not(first)))
+  if (setups[0] > 0 && first !== NEVER_SO) engine.edges.add(a.e, b.s, setups[0], when(first))
+  if (setups[1] > 0 && second !== NEVER_SO) engine.edges.add(b.e, a.s, setups[1], when(second))
 }
 
 function inTurn(session: SessionModel, order: Order, uses: Use[]): void {
@@ -107,21 +108,17 @@ function inTurn(session: SessionModel, order: Order, uses: Use[]): void {
       else anyOf(session.engine, [not(uses[i]!.code), not(uses[j]!.code)])
 }
 
-function addAbsences(session: SessionModel, place: Place, away: [number, number][]): void {
+function addAbsences(
+  session: SessionModel,
+  order: Order,
+  place: Place,
+  away: [number, number][],
+): void {
   for (const [from, to] of away)
     for (const use of [...place.uses]) {
       const gap = absence(session, from, to)
-      apart(session, orderless(session), use, gap, [0, 0], [use.code])
+      apart(session, order, use, gap, [0, 0], [use.code])
     }
-}
-
-/** An order boolean of its own for something fixed. */
-const orderless = (session: SessionModel): Order => {
-  return (a, b) => {
-    const code = session.engine.newBool()
-    session.orders.push({ code, first: a, second: b })
-    return code
-  }
 }
 
 function absence(session: SessionModel, from: number, to: number): OrderEnd {
@@ -154,12 +151,7 @@ function addWashing(session: SessionModel, order: Order): void {
     const station = model.stations[place.stations[0]!]!
     if (!station.wash) continue
     const { wash } = station
-    const direct = (a: Use, b: Use) =>
-      a.contents >= 0 && a.contents === b.contents
-        ? 0
-        : ((a.contents >= 0 && b.contents >= 0
-            ? wash.between.get(pairKey(a.contents, b.contents))
-            : undefined) ?? wash.seconds)
+    const direct = (a: Use, b: Use) => washSeconds(model, station.index, a, b)
     const leastBetween = shortest(place.uses, direct)
     for (const use of place.uses) {
       const others = place.uses.filter((o) => o !== use && direct(o, use) > 0 && o.s !== use.s)
@@ -190,6 +182,17 @@ function addWashing(session: SessionModel, order: Order): void {
     })
   }
   session.washes.push(...washes.values())
+}
+
+/** Seconds of washing on a station between two uses that follow each other. */
+export function washSeconds(model: Model, station: number, a: Use, b: Use): number {
+  const { wash } = model.stations[station]!
+  if (!wash || (a.contents >= 0 && a.contents === b.contents)) return 0
+  const named =
+    a.contents >= 0 && b.contents >= 0
+      ? wash.between.get(pairKey(a.contents, b.contents))
+      : undefined
+  return named ?? wash.seconds
 }
 
 function newWash(session: SessionModel, use: Use, able: number[]): LWash {
@@ -238,11 +241,15 @@ function touches(session: SessionModel): Touch[] {
   return out
 }
 
+/** Seconds in which hands are washed between two touches of one cook in this order. */
+export const cleanSeconds = (model: Model, a: Touch, b: Touch) =>
+  a.hygiene < 0 || b.hygiene < 0 ? 0 : model.hygiene[a.hygiene * model.classes + b.hygiene]!
+
 function addHands(session: SessionModel, order: Order): void {
   const { model } = session
   const list = touches(session)
-  const clean = (a: Touch, b: Touch) =>
-    a.hygiene < 0 || b.hygiene < 0 ? 0 : model.hygiene[a.hygiene * model.classes + b.hygiene]!
+  session.touches = list
+  const clean = (a: Touch, b: Touch) => cleanSeconds(model, a, b)
   list.forEach((a, i) => {
     for (const b of list.slice(i + 1)) {
       if (a.activity >= 0 && a.activity === b.activity) continue
@@ -256,8 +263,7 @@ function addHands(session: SessionModel, order: Order): void {
     for (const [from, to] of cook.away) {
       const gap = absence(session, from, to)
       for (const t of [...list, ...watched(session)])
-        for (const x of t.cooks)
-          if (x.cook === c) apart(session, orderless(session), t, gap, [0, 0], [x.code])
+        for (const x of t.cooks) if (x.cook === c) apart(session, order, t, gap, [0, 0], [x.code])
     }
   })
 }
@@ -335,6 +341,7 @@ function addHeats(session: SessionModel, order: Order): void {
                   e: phase.to,
                   activity: a.index,
                   until: a.index,
+                  station: station.index,
                   lo,
                   hi,
                   method: spec.heat.method,
@@ -345,6 +352,7 @@ function addHeats(session: SessionModel, order: Order): void {
           )
         : [],
     )
+    session.heats.push(...heats)
     const { start, heat, cool } = station.oven
     const ramp = (lo: number, hi: number, to: { lo: number; hi: number }) =>
       Math.ceil((hi < to.lo ? (to.lo - hi) * heat : lo > to.hi ? (lo - to.hi) * cool : 0) - 1e-6)
@@ -352,10 +360,17 @@ function addHeats(session: SessionModel, order: Order): void {
       const first = ramp(start, start, a)
       if (first > 0) engine.edges.add(session.zero, a.s, first, a.code === ALWAYS ? [] : [a.code])
       for (const b of heats.slice(i + 1)) {
+        if (a.activity === b.activity) continue
         const apartBy: [number, number] = [ramp(a.lo, a.hi, b), ramp(b.lo, b.hi, a)]
-        if (a.activity === b.activity || (apartBy[0] + apartBy[1] === 0 && a.method === b.method))
-          continue
-        apart(session, order, a, b, apartBy, [a.code, b.code])
+        if (apartBy[0] + apartBy[1] > 0 || a.method !== b.method)
+          apart(session, order, a, b, apartBy, [a.code, b.code])
+        // Not excluded by themselves, but perhaps by a third: cuts will speak of their order.
+        else
+          for (const [x, y] of [
+            [a, b],
+            [b, a],
+          ] as const)
+            order(x, y)
       }
     })
   }

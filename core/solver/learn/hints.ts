@@ -79,8 +79,7 @@ export function valuesOf(session: SessionModel, body: PlanBody): Int32Array {
   }
   for (const { code, first, second } of session.orders) {
     const [end, start] = [at(first.e), at(second.s)]
-    const [begin, stop] = [at(first.s), at(second.e)]
-    if (end >= 0 && start >= 0) say(code, end <= start || (begin < start && end <= stop))
+    if (end >= 0 && start >= 0) say(code, end <= start)
   }
   function at(x: number): number {
     if (x === session.forever) return engine.horizonOf(x)

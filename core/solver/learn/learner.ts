@@ -2,11 +2,16 @@ import { breachesOf, type PlanBody } from '../emit'
 import type { Model } from '../model'
 import { below, type Random } from '../random'
 import { ALWAYS } from './codes'
+import { addCut, addWashCuts, handWashCuts, shortWashes } from './cuts'
+import { addHeatCut, heatCuts } from './heatCuts'
 import { negated, type Code, type Outcome } from './engine'
 import { addExclusions } from './exclusion'
 import { bodyOf } from './extract'
 import { valuesOf } from './hints'
 import { buildSessionModel, type OrderEnd, type SessionModel } from './sessionModel'
+
+/** How much shorter a plan a neighbourhood is asked for, as shares of the best. */
+const STEPS = [0, 0.002, 0.006, 0.015]
 
 /** Literals to be held as far as they can be: (side, value). */
 type Held = [number, number][]
@@ -28,6 +33,10 @@ export class Learner {
   private readonly washCodes: Code[][]
   private freed = 0.25
   private restarts = 0
+  /** What the last neighbourhood left free, and whether it gave a solution. */
+  private free = new Set<number>()
+  private paying = false
+  private step = 1
 
   constructor(
     private readonly model: Model,
@@ -36,6 +45,7 @@ export class Learner {
     this.session = buildSessionModel(model)
     addExclusions(this.session)
     const { engine } = this.session
+    engine.reserve(4000)
     if (!engine.seal()) this.exhausted = true
     this.values = new Int32Array(engine.size / 2).fill(-1)
     this.bound = engine.lo(this.session.makespan)
@@ -63,7 +73,17 @@ export class Learner {
   /** Searches near the best plan for so many conflicts; a better plan, if one turned up. */
   improve(conflicts: number): PlanBody | undefined {
     if (this.exhausted) return undefined
-    const outcome = this.search(this.neighbourhood(), conflicts, false)
+    this.free = this.paying ? this.free : this.freeActivities()
+    const { makespan } = this.session
+    // Now and then a large step is asked for: many small ones cost as much each.
+    const step = this.paying
+      ? this.step
+      : Math.max(1, this.best * STEPS[below(this.random, STEPS.length)]!)
+    this.step = step
+    const held = this.neighbourhood(this.free)
+    held.unshift([2 * makespan + 1, -Math.floor(this.best - step)])
+    const outcome = this.search(held, conflicts, false)
+    this.paying = outcome === 'solution'
     if (outcome === 'limit') this.freed = Math.max(0.05, this.freed * 0.93)
     if (outcome === 'impossible') this.freed = Math.min(0.8, this.freed * 1.06)
     return outcome === 'solution' ? this.solution() : undefined
@@ -93,18 +113,27 @@ export class Learner {
     if (this.best < Infinity) this.bound = this.best
   }
 
+  /**
+   * The solution in the engine as a plan, if the independent checker passes it. Where it breaks
+   * a rule that the constraints so far leave out, they are told of it.
+   */
   private solution(): PlanBody | undefined {
     const { engine } = this.session
-    const body = bodyOf(this.session)
-    const sound = body !== undefined && breachesOf(this.model, body) === 0
-    if (sound) {
-      this.tell(body)
-      return body
+    const hands = handWashCuts(this.session).slice(0, 12)
+    const washes = shortWashes(this.session)
+    const heats = heatCuts(this.session)
+    if (!hands.length && !washes.length && !heats.length) {
+      const body = bodyOf(this.session)
+      if (body && breachesOf(this.model, body) === 0) {
+        this.tell(body)
+        return body
+      }
     }
-    // What the clauses leave out (chains of heats, washing in between) refuses this very one.
-    const literals = engine.decisions()
     engine.backtrack(0)
-    if (!engine.forbid(literals)) this.exhausted = true
+    for (const cut of hands) if (!addCut(this.session, cut)) break
+    for (const cut of heats) if (engine.impossible || !addHeatCut(this.session, cut)) break
+    if (!engine.impossible) addWashCuts(this.session, washes)
+    if (engine.impossible) this.close()
     return undefined
   }
 
@@ -152,7 +181,7 @@ export class Learner {
       this.decideBool(2 * x)
       return true
     }
-    return this.decideEarliest() || this.decideRest()
+    return this.decideEarliest()
   }
 
   private decideBool(code: Code): void {
@@ -219,32 +248,32 @@ export class Learner {
     return true
   }
 
-  private decideRest(): boolean {
-    const { engine } = this.session
-    for (;;) {
-      const x = engine.heap.take()
-      if (x < 0) return false
-      if (engine.isFixed(x)) continue
-      this.decideBool(2 * x)
-      return true
-    }
-  }
-
   /** Holds everything of the best plan but what belongs to some of its activities. */
-  private neighbourhood(): Held {
-    const free = this.freeActivities()
+  private neighbourhood(free: Set<number>): Held {
+    const { session, values } = this
     const held: Held = []
-    const hold = (code: Code) => {
-      const value = code >= 0 ? this.values[code >> 1]! : -1
+    const hold = (code: Code | undefined) => {
+      const value = code !== undefined && code >= 0 ? values[code >> 1]! : -1
       if (value < 0) return
-      const x = code >> 1
+      const x = code! >> 1
       held.push(value === 1 ? [2 * x, 1] : [2 * x + 1, 0])
     }
     this.perActivity.forEach((codes, i) => {
       if (!free.has(i)) codes.forEach(hold)
     })
-    const frees = (end: OrderEnd) => free.has(end.activity) || free.has(end.until)
-    for (const o of this.session.orders) if (!frees(o.first) && !frees(o.second)) hold(o.code)
+    // Neighbours in time keep their order; all others follow from that.
+    const holdOrder = (list: OrderEnd[]) => {
+      const order = list
+        .filter((t) => !free.has(t.activity) && !free.has(t.until) && values[t.s]! >= 0)
+        .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
+      for (let i = 1; i < order.length; i++) hold(session.orderOf(order[i - 1]!, order[i]!))
+    }
+    const taken = (code: Code) =>
+      code === ALWAYS || (code >= 0 && values[code >> 1] === 1 - (code & 1))
+    for (let c = 0; c < this.model.cooks.length; c++)
+      holdOrder(session.touches.filter((t) => t.cooks.some((x) => x.cook === c && taken(x.code))))
+    for (const place of session.places)
+      if (place.stations.length === 1) holdOrder(place.uses.filter((u) => taken(u.code)))
     return held
   }
 

@@ -25,6 +25,21 @@ export interface LActivity {
   modes: LMode[]
 }
 
+/** A stretch of hands work and who may do it. */
+export interface Touch extends OrderEnd {
+  hygiene: number
+  cooks: { cook: number; code: Code }[]
+}
+
+/** A heat of one oven, where `code` is true. */
+export interface Heat extends OrderEnd {
+  station: number
+  code: Code
+  lo: number
+  hi: number
+  method: number
+}
+
 /** Use of a place: by a need of a mode, or by a hold. */
 export interface Use extends Task {
   /** Activity that it begins with, and that it ends with (-1: never). */
@@ -72,6 +87,11 @@ export interface SessionModel {
   holds: (LHold | undefined)[]
   places: Place[]
   washes: LWash[]
+  /** All hands work, washes included. */
+  touches: Touch[]
+  heats: Heat[]
+  /** The order of two stretches where it is known or a boolean, and undefined otherwise. */
+  orderOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
   /** Order booleans with what they order, for neighbourhoods and hints. */
   orders: { code: Code; first: OrderEnd; second: OrderEnd }[]
 }
@@ -217,7 +237,8 @@ export function buildSessionModel(model: Model): SessionModel {
         e: end,
         code: codes[i]!,
         amount: h.need.amount,
-        least: model.activities[h.from]!.min,
+        // A hold ends with its last activity, which may be done before its first one is.
+        least: h.to === h.from ? model.activities[h.from]!.min : 0,
         activity: h.from,
         until: h.to,
         contents: h.need.contents,
@@ -243,6 +264,9 @@ export function buildSessionModel(model: Model): SessionModel {
     holds,
     places,
     washes: [],
+    touches: [],
+    heats: [],
+    orderOf: () => undefined,
     orders: [],
   }
 }

@@ -1,0 +1,78 @@
+import { breachText, checkPlan } from '../core/plan'
+import type { Problem } from '../core/problem'
+import { startSolving } from '../core/solver'
+import { jobShop, jobShopNames } from './jobShops'
+import { homeSession } from './sessions'
+
+export interface Row {
+  name: string
+  activities: number
+  /** Milliseconds to the first valid plan. */
+  firstMs: number
+  /** Makespan after so many seconds. */
+  at: Record<string, number>
+  makespan: number
+  bound: number
+  /** Seconds until the optimum was proven. */
+  provenS: number | null
+}
+
+const MARKS = [1, 5, 10, 30]
+
+/** The benchmark's problems: job shops, and home sessions of several sizes. */
+export function problems(): [string, Problem][] {
+  const sizes: [number, number][] = [
+    [4, 4],
+    [9, 4],
+    [18, 2],
+    [40, 1],
+  ]
+  return [
+    ...jobShopNames.map((n): [string, Problem] => [`job shop ${n}`, jobShop(n).problem]),
+    ...sizes.flatMap(([dishes, count]) =>
+      Array.from({ length: count }, (_, i): [string, Problem] => [
+        `${dishes} dishes, ${i + 1}`,
+        homeSession(dishes, i + 1),
+      ]),
+    ),
+  ]
+}
+
+/** One problem for so many seconds; throws where the checker finds anything. */
+export function measure(name: string, problem: Problem, seconds: number): Row {
+  const began = performance.now()
+  let firstMs = -1
+  const at: Record<string, number> = {}
+  let provenS: number | null = null
+  const trail: [number, number][] = []
+  const run = startSolving(problem, {
+    seconds,
+    seed: 1,
+    onImprovement: (plan) => {
+      const now = performance.now() - began
+      if (firstMs < 0) firstMs = now
+      trail.push([now / 1000, plan.makespan])
+    },
+  })
+  while (run.advance(100))
+    if (provenS === null && run.plan().status === 'optimal')
+      provenS = (performance.now() - began) / 1000
+  const plan = run.plan()
+  if (provenS === null && plan.status === 'optimal') provenS = (performance.now() - began) / 1000
+  const breaches = checkPlan(problem, plan)
+  if (breaches.length) throw new Error(`${name}: ${breaches.map(breachText).join('; ')}`)
+  for (const mark of MARKS)
+    if (mark <= seconds) {
+      const before = trail.filter(([t]) => t <= mark)
+      at[mark] = before[before.length - 1]?.[1] ?? NaN
+    }
+  return {
+    name,
+    activities: problem.activities.length,
+    firstMs: Math.round(firstMs),
+    at,
+    makespan: plan.makespan,
+    bound: plan.bound,
+    provenS: provenS === null ? null : Math.round(provenS * 10) / 10,
+  }
+}

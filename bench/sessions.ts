@@ -1,0 +1,63 @@
+import type { Problem } from '../core/problem'
+import { recipeSchema, type Recipe } from '../core/recipe'
+import { compileSession, type Session } from '../core/session'
+import { seeded, below } from '../core/solver/random'
+import { demoKitchen, demoRecipes, demoSession } from '../demo'
+
+/**
+ * A home session of about so many dishes (shared bases come on top): dishes of the demo
+ * household under other names, with times and batches of their own, in a kitchen that grows
+ * with them. The same for the same seed.
+ */
+export function homeSession(dishes: number, seed: number): Problem {
+  const random = seeded(seed * 7919 + dishes)
+  const bases = demoRecipes.filter((r) => r.base)
+  const plain = demoRecipes.filter((r) => !r.base)
+  const made: Recipe[] = []
+  const order = plain.map((r) => [random(), r] as const).sort((a, b) => a[0] - b[0])
+  for (let i = 0; i < dishes; i++) {
+    const model = order[i % order.length]![1]
+    made.push(varied(model, `${model.id}-${i}`, random))
+  }
+  const times = Math.max(1, Math.round(dishes / 10))
+  const session: Session = {
+    ...demoSession,
+    dishes: made.map((r) => ({
+      recipe: r.id,
+      batches: 0.5 * (1 + below(random, dishes > 20 ? 2 : 4)),
+    })),
+  }
+  const reading = compileSession({
+    session,
+    kitchen: {
+      ...demoKitchen,
+      stations: demoKitchen.stations.flatMap((s) => {
+        if (s.zone === 'cold') return [{ ...s, capacity: 1000 }]
+        const copies = s.zone === 'vessel' || s.zone === 'bench' ? times : 1
+        return Array.from({ length: copies }, (_, k) => ({ ...s, id: k ? `${s.id}-${k}` : s.id }))
+      }),
+    },
+    recipes: [...made, ...bases],
+  })
+  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+  return reading.value.problem
+}
+
+/** The recipe under another id, with times of its own. */
+function varied(model: Recipe, id: string, random: () => number): Recipe {
+  const factor = () => 0.75 + 0.5 * random()
+  return recipeSchema.parse({
+    ...model,
+    id,
+    steps: model.steps.map((s) => {
+      const f = factor()
+      return {
+        ...s,
+        ways: s.ways.map((w) => ({
+          ...w,
+          minutes: w.minutes.map((m) => Math.round(m * f * 4) / 4),
+        })),
+      }
+    }),
+  })
+}

@@ -1,0 +1,119 @@
+import { ALWAYS, NEVER_SO, not } from './codes'
+import type { Code, Engine } from './engine'
+import { cleanSeconds, washSeconds } from './exclusion'
+import type { LWash, SessionModel, Touch, Use } from './sessionModel'
+
+/** What a solution did that the constraints so far allow and the rules do not. */
+export interface Cut {
+  /** Stretches of one cook in their order: between some two of them hands must be washed. */
+  chain: Touch[]
+  cook: number
+  seconds: number
+}
+
+/**
+ * Hands that were not free long enough at a stretch between two classes, in the solution that
+ * stands in the engine. Most sessions need few of these, and all of them would be far too many
+ * constraints, so they are added as they turn out to be missing.
+ */
+export function handWashCuts(session: SessionModel): Cut[] {
+  const { engine, model, touches } = session
+  const cuts: Cut[] = []
+  if (model.longestClean === 0) return cuts
+  model.cooks.forEach((_, c) => {
+    const own = touches
+      .filter((t) => t.cooks.some((x) => x.cook === c && holds(engine, x.code)))
+      .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
+    own.forEach((second, j) => {
+      const seen = new Set<number>()
+      let free = 0
+      for (let i = j - 1; i >= 0 && free < model.longestClean; i--) {
+        const first = own[i]!
+        free = Math.max(free, engine.lo(own[i + 1]!.s) - engine.lo(first.e))
+        if (seen.has(first.hygiene)) continue
+        seen.add(first.hygiene)
+        const seconds = cleanSeconds(model, first, second)
+        if (free < seconds) cuts.push({ chain: own.slice(i, j + 1), cook: c, seconds })
+      }
+    })
+  })
+  return cuts
+}
+
+const holds = (engine: Engine, code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))
+
+/**
+ * Whenever one cook does these in this order, there is a pause between two neighbours of them.
+ * True whatever comes in between: a pause is shorter than the time around it. Only at level 0;
+ * false where it cannot be said (no booleans left, or no order between two of them).
+ */
+export function addCut(session: SessionModel, cut: Cut): boolean {
+  const { engine } = session
+  const codes: Code[] = []
+  for (const touch of cut.chain) codes.push(not(touch.cooks.find((x) => x.cook === cut.cook)!.code))
+  const pauses: [Touch, Touch][] = []
+  for (let k = 1; k < cut.chain.length; k++) {
+    const [a, b] = [cut.chain[k - 1]!, cut.chain[k]!]
+    const order = a.activity >= 0 && a.activity === b.activity ? ALWAYS : session.orderOf(a, b)
+    if (order === undefined) return false
+    codes.push(not(order))
+    pauses.push([a, b])
+  }
+  for (const [a, b] of pauses) {
+    const pause = engine.lateBool()
+    if (pause === undefined || !engine.requireLag(a.e, b.s, cut.seconds, [pause])) return false
+    codes.push(pause)
+  }
+  // A code that can never be false (not ALWAYS) says nothing in a clause.
+  const open = codes.filter((c) => c >= 0)
+  return engine.requireAny(open) && engine.propagate()
+}
+
+/** A wash that was too short for what stood there just before: rule 6 in the solution. */
+export function addWashCuts(
+  session: SessionModel,
+  found: { wash: LWash; before: Use; use: Use; seconds: number }[],
+): void {
+  const { engine } = session
+  for (const { wash, before, use, seconds } of found) {
+    const order = session.orderOf(before, use)
+    const long = engine.lateBool()
+    if (order === undefined || order === NEVER_SO || long === undefined) continue
+    if (!engine.requireLag(wash.start, wash.end, seconds, [long])) return
+    const codes = [not(order), not(before.code), not(use.code), long]
+    // Unless something else comes in between, whatever it is.
+    for (const between of session.places.find((p) => p.uses.includes(use))!.uses) {
+      if (between === use || between === before) continue
+      const [first, second] = [session.orderOf(before, between), session.orderOf(between, use)]
+      if (first === undefined || second === undefined || first === NEVER_SO || second === NEVER_SO)
+        continue
+      const both = engine.lateBool()
+      if (both === undefined) return
+      for (const c of [first, second, between.code])
+        if (c >= 0 && !engine.requireAny([not(both), c])) return
+      codes.push(both)
+    }
+    if (!engine.requireAny(codes.filter((c) => c >= 0)) || !engine.propagate()) return
+  }
+}
+
+/** The washes of the solution in the engine that are shorter than what they come between wants. */
+export function shortWashes(
+  session: SessionModel,
+): { wash: LWash; before: Use; use: Use; seconds: number }[] {
+  const { engine } = session
+  return session.washes.flatMap((wash) => {
+    const place = wash.uses.find((u) => holds(engine, u.use.code))
+    if (!place || !engine.isTrue(wash.code)) return []
+    const { use, station } = place
+    const before = session.places
+      .find((p) => p.stations[0] === station)!
+      .uses.filter((u) => u !== use && holds(engine, u.code) && engine.lo(u.s) < engine.lo(use.s))
+      .sort((a, b) => engine.lo(b.s) - engine.lo(a.s))[0]
+    if (!before) return []
+    const seconds = washSeconds(session.model, station, before, use)
+    return engine.lo(wash.end) - engine.lo(wash.start) < seconds
+      ? [{ wash, before, use, seconds }]
+      : []
+  })
+}
