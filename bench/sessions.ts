@@ -11,13 +11,17 @@ import { demoKitchen, demoRecipes, demoSession } from '../demo'
  */
 export function homeSession(dishes: number, seed: number): Problem {
   const random = seeded(seed * 7919 + dishes)
-  const bases = demoRecipes.filter((r) => r.base)
+  // Every ten dishes share bases of their own: a base may not stand about for ever.
+  const groups = Array.from({ length: Math.ceil(dishes / 10) }, (_, g) => g)
+  const bases = demoRecipes
+    .filter((r) => r.base)
+    .flatMap((r) => groups.map((g) => ({ ...r, id: `${r.id}-${g}` })))
   const plain = demoRecipes.filter((r) => !r.base)
   const made: Recipe[] = []
   const order = plain.map((r) => [random(), r] as const).sort((a, b) => a[0] - b[0])
   for (let i = 0; i < dishes; i++) {
     const model = order[i % order.length]![1]
-    made.push(varied(model, `${model.id}-${i}`, random))
+    made.push(varied(model, i, random))
   }
   const times = Math.max(1, Math.round(dishes / 10))
   const session: Session = {
@@ -43,16 +47,17 @@ export function homeSession(dishes: number, seed: number): Problem {
   return reading.value.problem
 }
 
-/** The recipe under another id, with times of its own. */
-function varied(model: Recipe, id: string, random: () => number): Recipe {
+/** The recipe under another id, with times of its own and the bases of its group. */
+function varied(model: Recipe, i: number, random: () => number): Recipe {
   const factor = () => 0.75 + 0.5 * random()
   return recipeSchema.parse({
     ...model,
-    id,
+    id: `${model.id}-${i}`,
     steps: model.steps.map((s) => {
       const f = factor()
       return {
         ...s,
+        takes: s.takes.map((t) => ({ ...t, base: `${t.base}-${Math.floor(i / 10)}` })),
         ways: s.ways.map((w) => ({
           ...w,
           minutes: w.minutes.map((m) => Math.round(m * f * 4) / 4),

@@ -39,7 +39,7 @@ const because = computed(() => {
       ? 'Nothing shorter exists'
       : `No plan can be done before ${clock(plan.bound)}`
   const words = boundBy.replace(/"([^"]+)"/g, (_, id: string) => nameOf(id))
-  return `${dishes.join(', then ')} decide the finish (the red hairline). ${proof}: ${words} alone takes that long.`
+  return `${dishes.join(', then ')} decide the finish (the red hairline). ${proof}, proven by ${words}.`
 })
 
 function nameOf(id: string): string {

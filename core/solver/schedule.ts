@@ -55,6 +55,10 @@ export class Schedule {
   private readonly urgent: Uint8Array
   private readonly minStart: Int32Array
   private readonly placed: Uint8Array
+  /** For each activity itself and all that must be placed before it. */
+  private readonly before: Uint8Array[]
+  /** Activity whose longest wait was missed: it and what leads to it go first now; or -1. */
+  private focus = -1
   private readonly stack: { activity: number; journal: number; windows: number }[] = []
   /** Earliest instants with nothing placed, per set of options; null: they contradict. */
   private readonly openWindows = new Map<string, Int32Array | null>()
@@ -81,6 +85,7 @@ export class Schedule {
     this.urgent = new Uint8Array(n)
     this.minStart = new Int32Array(n)
     this.placed = new Uint8Array(n)
+    this.before = ancestors(this.follows)
     this.placement = new Placement(this)
   }
 
@@ -91,7 +96,7 @@ export class Schedule {
   /** Builds the schedule that the genes describe; false where it does not come out. */
   decode(genes: Genes): boolean {
     if (!this.begin(genes)) return false
-    let rollbacks = 4 * this.model.activities.length + 40
+    let rollbacks = 2 * this.model.activities.length + 40
     for (;;) {
       const next = this.pick(genes)
       if (next === -1) return true
@@ -106,6 +111,8 @@ export class Schedule {
       if (culprit < 0 || !this.placed[culprit] || rollbacks-- === 0) return false
       const later = this.start[culprit]! + Math.max(1, this.placement.lateBy)
       this.urgent[next] = 1
+      // Placed at once after what it follows, before anything else takes the time it needs.
+      if (this.focus < 0 || !this.before[this.focus]![next]) this.focus = next
       this.takeBack(culprit)
       this.minStart[culprit] = later
     }
@@ -123,6 +130,7 @@ export class Schedule {
         present[a.index] = option.members.has(a.index) ? 1 : 0
       }
     this.placed.fill(0)
+    this.focus = -1
     this.blocked.fill(0)
     this.urgent.fill(0)
     this.minStart.fill(0)
@@ -156,6 +164,9 @@ export class Schedule {
     let bestKey = Infinity
     let left = 0
     let rescue = -1
+    if (this.focus >= 0 && placed[this.focus]) this.focus = -1
+    const wanted = this.focus < 0 ? undefined : this.before[this.focus]!
+    let focused = false
     for (let i = 0; i < present.length; i++) {
       if (!present[i] || placed[i]) continue
       left++
@@ -165,6 +176,15 @@ export class Schedule {
         continue
       }
       const hi = windows.hi[2 * i]!
+      if (wanted) {
+        if (focused && !wanted[i]) continue
+        if (wanted[i] && !focused) {
+          focused = true
+          best = -1
+          bestKey = Infinity
+          bestUrgent = false
+        }
+      }
       const now = hi < NEVER && (urgent[i] === 1 || hi - windows.lo[2 * i]! <= genes.urgency)
       if (bestUrgent && !now) continue
       const key = now ? hi : genes.priority[i]!
@@ -229,6 +249,24 @@ export class Schedule {
       if (top.activity === activity) return
     }
   }
+}
+
+/** For each activity, marks on itself and on everything that leads to it. */
+function ancestors(follows: number[][]): Uint8Array[] {
+  const n = follows.length
+  const leads: number[][] = Array.from({ length: n }, () => [])
+  follows.forEach((list, i) => list.forEach((j) => leads[j]!.push(i)))
+  return leads.map((_, i) => {
+    const marks = new Uint8Array(n)
+    const stack = [i]
+    while (stack.length) {
+      const k = stack.pop()!
+      if (marks[k]) continue
+      marks[k] = 1
+      stack.push(...leads[k]!)
+    }
+    return marks
+  })
 }
 
 /** For each activity those that are placed after it: ends of lags, ends of holds. */

@@ -15,12 +15,17 @@ const STEP = 0.02
 const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
 const POLISH = 400
-/** Decodes after the priority rules before learning begins. */
-const WARM_UP = 60
+/** Placing attempts after which learning begins, once every priority rule had its turns. */
+const WARM_UP = 15_000
 /** Conflicts of one lesson. */
 const LESSON = 60
 /** How far above the bound a proof is tried, as a share of the gap. */
 const RAISE = 0.1
+/** Activities above which a session is not learned whole: its pairs would be too many. */
+const LARGE = 160
+/** For how many lessons, and how far apart, a large session keeps the orders of a plan. */
+const NEARBY_LESSONS = 80
+const NEARBY_SECONDS = 2400
 const NO_ORDER =
   'a search through every order of the steps found none that meets all requirements together'
 
@@ -53,6 +58,8 @@ export class Search {
   private sinceBest = 0
   private readonly rounds: number
   private learner: Learner | undefined
+  /** For a large session: one that keeps what lies far apart. */
+  private nearby: Learner | undefined
   /** Steps since learning began. */
   private lessons = 0
 
@@ -90,13 +97,15 @@ export class Search {
   /** Whether this step learns: once there has been time for plain construction. */
   private get learns(): boolean {
     const { activities, problem } = this.model
-    if (problem.objective[0] !== 'makespan' || problem.progress || !activities.length) return false
+    if (problem.objective[0] !== 'makespan' || !activities.length) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
-    return this.iterations > this.constructions + WARM_UP && this.iterations % 12 !== 0
+    const warm = this.iterations > this.constructions && this.schedule.work > WARM_UP
+    return warm && this.iterations % 12 !== 0
   }
 
   /** One lesson: mostly near the best plan, now and then everywhere, or at the bound. */
   private learn(): boolean {
+    if (this.large) return this.learnNearby()
     this.learner ??= new Learner(this.model, this.random)
     const { learner } = this
     if (this.best) learner.tell(this.best.body)
@@ -109,14 +118,36 @@ export class Search {
           : learner.improve(LESSON)
     if (learner.bound > this.bound.value)
       this.bound = { value: learner.bound, kind: 'search', because: [] }
-    if (body) {
-      const better = this.offer(body, valuesOfBody(this.model, body))
-      // The same order, put together anew as early as it goes, is often shorter still.
-      this.follow(body)
-      return this.decode(true) || better
-    }
     if (learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
-    return false
+    return body !== undefined && this.takeUp(body)
+  }
+
+  private get large(): boolean {
+    return this.model.activities.length > LARGE
+  }
+
+  /**
+   * A lesson on a session too large to be learned whole: what lies far apart in the best plan
+   * keeps its order, for some lessons, until the plan has moved. Proves nothing.
+   */
+  private learnNearby(): boolean {
+    if (!this.best) return this.decode()
+    if (!this.nearby || this.nearby.exhausted || this.lessons % NEARBY_LESSONS === 0)
+      this.nearby = new Learner(this.model, this.random, {
+        body: this.best.body,
+        seconds: NEARBY_SECONDS,
+      })
+    this.lessons++
+    this.nearby.tell(this.best.body)
+    const body = this.nearby.improve(LESSON)
+    return body !== undefined && this.takeUp(body)
+  }
+
+  private takeUp(body: PlanBody): boolean {
+    const better = this.offer(body, valuesOfBody(this.model, body))
+    // The same order, put together anew as early as it goes, is often shorter still.
+    this.follow(body)
+    return this.decode(true) || better
   }
 
   private offer(body: PlanBody, values: number[]): boolean {
@@ -167,7 +198,7 @@ export class Search {
       priority: new Float64Array(this.model.activities.length),
       mode: new Int32Array(this.model.activities.length).fill(-1),
       option: new Int32Array(this.model.choices.length),
-      urgency: 300,
+      urgency: NEVER,
     }
   }
 
@@ -177,7 +208,7 @@ export class Search {
     const rule = this.rules[k % this.rules.length]!
     candidate.priority.set(rule(random))
     candidate.mode.fill(-1)
-    candidate.urgency = [300, 0, 1200, NEVER][Math.floor(k / this.rules.length) % 4]!
+    candidate.urgency = [NEVER, 1200, 300, 0][Math.floor(k / this.rules.length) % 4]!
     this.model.choices.forEach((c, i) => {
       const possible = c.options.flatMap((o, j) => (o.possible ? [j] : []))
       candidate.option[i] =

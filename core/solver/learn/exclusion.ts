@@ -34,6 +34,8 @@ function orderer(session: SessionModel): Order {
   const look = (a: OrderEnd, b: OrderEnd, make: boolean): Code | undefined => {
     if (precedes(a.until, b.activity)) return ALWAYS
     if (precedes(b.until, a.activity)) return NEVER_SO
+    const decided = session.decided(a, b)
+    if (decided !== 0) return decided > 0 ? ALWAYS : NEVER_SO
     const key = `${a.s} ${a.e} ${b.s} ${b.e}`
     let code = known.get(key)
     if (code === undefined && make) {
@@ -91,6 +93,10 @@ function apart(
   const codes = [...new Set(given.filter((c) => c !== ALWAYS))]
   if (codes.some((c) => codes.includes(not(c)))) return
   const { engine } = session
+  const decided = session.decided(a, b)
+  if (Math.abs(decided) > 1) return
+  if (decided > 0) return engine.edges.add(a.e, b.s, setups[0], codes)
+  if (decided < 0) return engine.edges.add(b.e, a.s, setups[1], codes)
   const [first, second] = [order(a, b), order(b, a)]
   anyOf(engine, [...codes.map(not), first, second])
   const when = (code: Code) => (code === ALWAYS ? codes : [code, ...codes])
@@ -237,7 +243,15 @@ function touches(session: SessionModel): Touch[] {
       }),
     )
   for (const w of session.washes)
-    out.push({ s: w.start, e: w.end, activity: -1, until: -1, hygiene: CHORE, cooks: w.cooks })
+    out.push({
+      s: w.start,
+      e: w.end,
+      activity: -1,
+      until: -1,
+      near: w.uses[0]!.use.activity,
+      hygiene: CHORE,
+      cooks: w.cooks,
+    })
   return out
 }
 

@@ -41,8 +41,11 @@ export class Learner {
   constructor(
     private readonly model: Model,
     private readonly random: Random,
+    /** Keeps the order of whatever lies further apart in this plan; then nothing is proven. */
+    near?: { body: PlanBody; seconds: number },
   ) {
     this.session = buildSessionModel(model)
+    if (near) this.session.decided = decidedBy(model, near.body, near.seconds)
     addExclusions(this.session)
     const { engine } = this.session
     engine.reserve(4000)
@@ -304,6 +307,25 @@ export class Learner {
       while (free.size < wanted) free.add(below(random, n))
     }
     return free
+  }
+}
+
+/** The order in a plan of what lies more than so many seconds apart. */
+function decidedBy(model: Model, body: PlanBody, seconds: number): SessionModel['decided'] {
+  const start = new Float64Array(model.activities.length).fill(NaN)
+  const end = new Float64Array(model.activities.length).fill(NaN)
+  for (const run of body.activities) {
+    start[model.indexOf.get(run.id)!] = run.start
+    end[model.indexOf.get(run.id)!] = run.end
+  }
+  const begin = (t: OrderEnd) => start[t.near ?? t.activity] ?? NaN
+  const finish = (t: OrderEnd) => (t.near === undefined ? end[t.until] : start[t.near]) ?? NaN
+  return (a, b) => {
+    const ahead = begin(b) - finish(a)
+    if (ahead >= seconds) return ahead >= 2 * seconds ? 2 : 1
+    const behind = begin(a) - finish(b)
+    if (behind >= seconds) return behind >= 2 * seconds ? -2 : -1
+    return 0
   }
 }
 

@@ -92,6 +92,11 @@ export interface SessionModel {
   heats: Heat[]
   /** The order of two stretches where it is known or a boolean, and undefined otherwise. */
   orderOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
+  /**
+   * Orders taken over from a plan: 1 the first before the second, -1 the other way, 0 open; 2
+   * and -2 where they lie so far apart that what is between them keeps them so.
+   */
+  decided: (a: OrderEnd, b: OrderEnd) => number
   /** Order booleans with what they order, for neighbourhoods and hints. */
   orders: { code: Code; first: OrderEnd; second: OrderEnd }[]
 }
@@ -102,6 +107,8 @@ export interface OrderEnd {
   e: number
   activity: number
   until: number
+  /** For a wash: the activity that it comes before. */
+  near?: number
 }
 
 /** Latest instant that anything may reach in a plan worth looking for. */
@@ -267,6 +274,7 @@ export function buildSessionModel(model: Model): SessionModel {
     touches: [],
     heats: [],
     orderOf: () => undefined,
+    decided: () => 0,
     orders: [],
   }
 }

@@ -1,0 +1,47 @@
+// Measures the engine on the benchmark's problems: npm run bench -- [seconds] [name pattern].
+// Prints a table beside the previous results and writes bench/results/latest.json.
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { loadCore } from '../bin/core.mjs'
+
+const seconds = Number(process.argv[2] ?? 30)
+const pattern = new RegExp(process.argv[3] ?? '')
+const file = new URL('./results/latest.json', import.meta.url)
+const previous = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : { rows: [] }
+const { problems, measure } = await loadCore('bench/bench.ts')
+
+const columns = [
+  'problem',
+  'steps',
+  'first ms',
+  '1 s',
+  '5 s',
+  '10 s',
+  '30 s',
+  'bound',
+  'gap %',
+  'proven s',
+  'before',
+]
+console.log(`| ${columns.join(' | ')} |`)
+console.log(`|${columns.map(() => ' --- |').join('')}`)
+const rows = []
+for (const [name, problem] of problems().filter(([n]) => pattern.test(n))) {
+  const row = measure(name, problem, seconds)
+  row.memoryMB = Math.round(process.memoryUsage().rss / 1e6)
+  rows.push(row)
+  const before = previous.rows.find((r) => r.name === name)
+  const gap = (((row.makespan - row.bound) / Math.max(1, row.makespan)) * 100).toFixed(1)
+  const cells = [
+    name,
+    row.activities,
+    row.firstMs,
+    ...[1, 5, 10, 30].map((s) => row.at[s] ?? '–'),
+    row.bound,
+    gap,
+    row.provenS ?? '–',
+    before ? `${before.makespan}, bound ${before.bound}` : '–',
+  ]
+  console.log(`| ${cells.join(' | ')} |`)
+}
+const kept = previous.rows.filter((r) => !rows.some((n) => n.name === r.name))
+writeFileSync(file, JSON.stringify({ seconds, rows: [...rows, ...kept] }, null, 1) + '\n')

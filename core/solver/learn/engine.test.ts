@@ -1,0 +1,144 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { allOf, ALWAYS, anyOf, not, oneOf } from './codes'
+import { Cumulative } from './cumulative'
+import { Engine, negated, type Code } from './engine'
+
+/** Searches to the end by fixing booleans, then integers at their lowest; all solutions if asked. */
+function solveAll(engine: Engine, codes: Code[], ints: number[], most = 1): number[][] {
+  const found: number[][] = []
+  if (!engine.seal()) return found
+  for (;;) {
+    if (!engine.propagate()) {
+      if (!engine.learn()) return found
+      continue
+    }
+    const code = codes.find((c) => !engine.isFixed(c >> 1))
+    if (code !== undefined) {
+      engine.decide(code, 1 - (code & 1))
+      continue
+    }
+    const x = ints.find((i) => !engine.isFixed(i))
+    if (x !== undefined) {
+      engine.decide(2 * x + 1, -engine.lo(x))
+      continue
+    }
+    found.push([...codes.map((c) => (engine.isTrue(c) ? 1 : 0)), ...ints.map((i) => engine.lo(i))])
+    if (found.length >= most) return found
+    const last = codes.map((c) => (engine.isTrue(c) ? negated(c) : c))
+    engine.backtrack(0)
+    if (!engine.requireAny(last) || !engine.propagate()) return found
+  }
+}
+
+describe('Engine', () => {
+  it('refutes more pigeons than holes', () => {
+    const engine = new Engine()
+    const holes = Array.from({ length: 5 }, () => oneOf(engine, 4, ALWAYS))
+    for (let h = 0; h < 4; h++)
+      for (let a = 0; a < 5; a++)
+        for (let b = a + 1; b < 5; b++) anyOf(engine, [not(holes[a]![h]!), not(holes[b]![h]!)])
+    expect(solveAll(engine, holes.flat(), [])).toEqual([])
+    expect(engine.impossible).toBe(true)
+    expect(engine.conflicts).toBeGreaterThan(3)
+  })
+
+  it('finds exactly the solutions of random clauses that trying all finds', () => {
+    const clause = fc.array(fc.tuple(fc.integer({ min: 0, max: 5 }), fc.boolean()), {
+      minLength: 1,
+      maxLength: 3,
+    })
+    fc.assert(
+      fc.property(fc.array(clause, { maxLength: 22 }), (clauses) => {
+        const engine = new Engine()
+        const codes = Array.from({ length: 6 }, () => engine.newBool())
+        for (const c of clauses)
+          engine.addClause(c.map(([x, yes]) => (yes ? codes[x]! : not(codes[x]!))))
+        const found = solveAll(engine, codes, [], 64).map((s) => s.join(''))
+        const wanted = Array.from({ length: 64 }, (_, n) =>
+          [0, 1, 2, 3, 4, 5].map((k) => (n >> k) & 1),
+        )
+          .filter((v) => clauses.every((c) => c.some(([x, yes]) => (v[x] === 1) === yes)))
+          .map((v) => v.join(''))
+        expect(found.sort()).toEqual(wanted.sort())
+      }),
+      { numRuns: 200 },
+    )
+  })
+
+  it('carries bounds along conditional lags, and drops conditions that would break them', () => {
+    const engine = new Engine()
+    const [a, b] = [engine.newInt(3, 20), engine.newInt(0, 10)]
+    const when = engine.newBool()
+    const never = engine.newBool()
+    engine.edges.add(a, b, 4, [when])
+    engine.edges.add(a, b, 9, [never])
+    engine.addClause([when])
+    expect(engine.seal()).toBe(true)
+    expect([engine.lo(b), engine.hi(a)]).toEqual([7, 6])
+    expect(engine.isTrue(negated(never))).toBe(true)
+  })
+
+  it('knows all-of and its contrary', () => {
+    const engine = new Engine()
+    const codes = [engine.newBool(), engine.newBool()]
+    const both = allOf(engine, codes)
+    const all = solveAll(engine, [...codes, both], [], 9)
+    expect(all.map((s) => s.join('')).sort()).toEqual(['000', '010', '100', '111'])
+  })
+})
+
+describe('Cumulative', () => {
+  it('never overloads, and loses no solution', () => {
+    const task = fc.record({
+      length: fc.integer({ min: 1, max: 3 }),
+      amount: fc.integer({ min: 1, max: 3 }),
+    })
+    fc.assert(
+      fc.property(
+        fc.array(task, { minLength: 1, maxLength: 4 }),
+        fc.integer({ min: 3, max: 6 }),
+        (tasks, end) => {
+          const engine = new Engine()
+          const starts = tasks.map(() => engine.newInt(0, end))
+          const ends = tasks.map(() => engine.newInt(0, end))
+          tasks.forEach((t, i) => {
+            engine.edges.add(starts[i]!, ends[i]!, t.length, [])
+            engine.edges.add(ends[i]!, starts[i]!, -t.length, [])
+          })
+          const cumulative = new Cumulative(
+            tasks.map((t, i) => ({
+              s: starts[i]!,
+              e: ends[i]!,
+              code: ALWAYS,
+              amount: t.amount,
+              least: t.length,
+            })),
+            3,
+          )
+          engine.addPropagator(cumulative, cumulative.sides())
+          const [found] = solveAll(engine, [], starts)
+          const fits = (at: number[]) =>
+            Array.from({ length: end }, (_, t) => t).every(
+              (t) =>
+                tasks.reduce(
+                  (sum, k, i) => sum + (at[i]! <= t && t < at[i]! + k.length ? k.amount : 0),
+                  0,
+                ) <= 3,
+            )
+          if (found) expect(fits(found)).toBe(true)
+          else {
+            const tryAll = (at: number[]): boolean =>
+              at.length === tasks.length
+                ? fits(at)
+                : Array.from({ length: end - tasks[at.length]!.length + 1 }, (_, s) => s).some(
+                    (s) => tryAll([...at, s]),
+                  )
+            expect(tryAll([])).toBe(false)
+          }
+        },
+      ),
+      { numRuns: 300 },
+    )
+  })
+})
