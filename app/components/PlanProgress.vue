@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { spanText } from '~/composables/useClock'
 import { usePlanning } from '~/stores/planning'
 
-defineProps<{ canPlan: boolean }>()
+defineProps<{ canPlan: boolean; refusal: string[] }>()
 const emit = defineEmits<{ plan: [seed: number] }>()
 const planning = usePlanning()
 
@@ -58,10 +58,10 @@ const words = computed(() => {
       </label>
     </div>
     <div v-if="planning.failure" class="bad" role="alert">{{ planning.failure }}</div>
-    <div v-if="planning.refusal.length" class="bad" role="alert">
+    <div v-if="refusal.length" class="bad" role="alert">
       <strong>This cannot be done:</strong>
       <ul>
-        <li v-for="reason in planning.refusal" :key="reason">{{ reason }}</li>
+        <li v-for="reason in refusal" :key="reason">{{ reason }}</li>
       </ul>
     </div>
   </div>

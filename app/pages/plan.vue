@@ -16,6 +16,12 @@ const shown = computed(() => {
     : undefined
 })
 const plan = computed(() => shown.value?.plan)
+/** Why this session cannot be done, where that is proven. */
+const refusal = computed(() =>
+  !planning.running && kept.value?.problem === problemMark.value && problemMark.value !== undefined
+    ? (kept.value?.plan.reasons ?? [])
+    : [],
+)
 const followed = ref<string>()
 
 const lines = computed(() =>
@@ -62,7 +68,8 @@ watch(
         <IssueList v-if="issues.length" :issues="issues" />
         <PlanProgress
           v-if="!plan || planning.running || planning.failure"
-          :can-plan="!cooking"
+          :can-plan="compiled !== undefined && !cooking"
+          :refusal="refusal"
           @plan="planNow"
         />
         <TheWeave
@@ -76,6 +83,7 @@ watch(
           <PlanProgress
             v-if="!planning.running && !planning.failure"
             :can-plan="!cooking"
+            :refusal="refusal"
             @plan="planNow"
           />
         </TheWeave>

@@ -31,7 +31,6 @@ export const usePlanning = defineStore('planning', () => {
   const running = ref(false)
   const progress = shallowRef<PlanningProgress>()
   const failure = ref<string>()
-  const refusal = ref<string[]>([])
   const seconds = ref(SECONDS)
   /** The best plan of the run under way, to look at meanwhile. */
   const preview = shallowRef<KeptPlan>()
@@ -45,7 +44,6 @@ export const usePlanning = defineStore('planning', () => {
     progress.value = undefined
     preview.value = undefined
     failure.value = undefined
-    refusal.value = []
     try {
       const result = await planner.plan(
         JSON.parse(JSON.stringify(problem)) as Problem,
@@ -57,7 +55,6 @@ export const usePlanning = defineStore('planning', () => {
         }),
       )
       if (mine !== turn) return
-      refusal.value = result.plan.reasons
       if (result.plan.status === 'unknown')
         failure.value =
           'No plan turned up in the time there was. Plan again, or make the session smaller.'
@@ -73,5 +70,5 @@ export const usePlanning = defineStore('planning', () => {
     void planner?.stop()
   }
 
-  return { running, progress, preview, failure, refusal, seconds, plan, stop }
+  return { running, progress, preview, failure, seconds, plan, stop }
 })

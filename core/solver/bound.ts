@@ -100,10 +100,15 @@ function chain(model: Model, s: Scene): Bound {
   if (node < 0) return { value: 0, kind: 'chain', because: [] }
   const value = s.at[node]!
   const because: string[] = []
-  for (let steps = 0; steps < s.at.length; steps++) {
+  const seen = new Set<number>()
+  while (!seen.has(node)) {
+    seen.add(node)
     const id = model.problem.activities[node >> 1]?.id
     if (id !== undefined && because[0] !== id) because.unshift(id)
-    const before = s.list.find((r) => r.to === node && s.at[r.from]! + r.weight === s.at[node]!)
+    // Not back where it came from: a fixed length binds both ways.
+    const before = s.list.find(
+      (r) => r.to === node && !seen.has(r.from) && s.at[r.from]! + r.weight === s.at[node]!,
+    )
     if (!before || s.at[node] === 0 || before.from === 2 * model.activities.length) break
     node = before.from
   }

@@ -48,8 +48,8 @@ export class Placement {
     let s = Math.max(windows.lo[node]!, earliest)
     this.clashBy = NEVER
     for (let tries = 0; tries < TRIES; tries++) {
+      if (s >= NEVER) break
       if (s > windows.hi[node]!) {
-        if (s >= NEVER) break
         this.culprit = windows.why[node]!
         this.lateBy = this.probe(activity, mode, s) - windows.hi[node]!
         return false

@@ -15,8 +15,11 @@ const STEP = 0.02
 const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
 const POLISH = 400
-/** Placing attempts after which learning begins, once every priority rule had its turns. */
-const WARM_UP = 15_000
+/** Decodes, or attempts to place something, after the priority rules and before learning. */
+const WARM_UP = 60
+const WARM_UP_WORK = 15_000
+/** Milliseconds that building takes, per activity squared: not begun shortly before the end. */
+const BUILD_MS = 0.08
 /** Conflicts of one lesson. */
 const LESSON = 60
 /** How far above the bound a proof is tried, as a share of the gap. */
@@ -48,6 +51,8 @@ export class Search {
   best: Found | undefined
   /** Decodes so far. */
   iterations = 0
+  /** Whether so many milliseconds from now are past the end; without it nothing ever is. */
+  expired: (milliseconds: number) => boolean = () => false
   private readonly schedule: Schedule
   private readonly random: Random
   private readonly rules: PriorityRule[]
@@ -99,7 +104,10 @@ export class Search {
     const { activities, problem } = this.model
     if (problem.objective[0] !== 'makespan' || !activities.length) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
-    const warm = this.iterations > this.constructions && this.schedule.work > WARM_UP
+    const decodes = this.iterations - this.constructions
+    const warm = decodes > WARM_UP || (decodes > 0 && this.schedule.work > WARM_UP_WORK)
+    if (!this.learner && !this.nearby && this.expired(BUILD_MS * activities.length ** 2))
+      return false
     return warm && this.iterations % 12 !== 0
   }
 
@@ -108,6 +116,7 @@ export class Search {
     if (this.large) return this.learnNearby()
     this.learner ??= new Learner(this.model, this.random)
     const { learner } = this
+    learner.expired = this.expired
     if (this.best) learner.tell(this.best.body)
     const turn = this.best ? this.lessons++ % 10 : 8
     const body =
@@ -118,8 +127,9 @@ export class Search {
           : learner.improve(LESSON)
     if (learner.bound > this.bound.value)
       this.bound = { value: learner.bound, kind: 'search', because: [] }
+    if (body) return this.takeUp(body)
     if (learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
-    return body !== undefined && this.takeUp(body)
+    return false
   }
 
   private get large(): boolean {
@@ -138,6 +148,7 @@ export class Search {
         seconds: NEARBY_SECONDS,
       })
     this.lessons++
+    this.nearby.expired = this.expired
     this.nearby.tell(this.best.body)
     const body = this.nearby.improve(LESSON)
     return body !== undefined && this.takeUp(body)

@@ -49,6 +49,7 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
   const iterations = options.iterations ?? Infinity
   const seconds = options.seconds ?? (options.iterations === undefined ? 5 : Infinity)
   const until = began + seconds * 1000
+  if (seconds < Infinity) search.expired = (milliseconds) => clock() + milliseconds >= until
 
   const plan = (): Plan =>
     planOf(search.model, search.best?.body, {

@@ -124,10 +124,10 @@ test('two tabs on one session show the same', async ({ context }) => {
   const second = await context.newPage()
   await second.goto('/plan')
   await first.getByRole('button', { name: 'Leave out Soda bread' }).click()
-  await expect(second.getByTestId('dish-soda-bread')).toHaveCount(0)
+  await expect(second.getByTestId('dish-soda-bread')).toHaveCount(0, { timeout: 20_000 })
   await second.getByRole('button', { name: 'Leave out Turkey patties' }).click()
-  await expect(first.getByTestId('dish-turkey-patties')).toHaveCount(0)
-  await expect(first.getByTestId('dish-soda-bread')).toHaveCount(0)
+  await expect(first.getByTestId('dish-turkey-patties')).toHaveCount(0, { timeout: 20_000 })
+  await expect(first.getByTestId('dish-soda-bread')).toHaveCount(0, { timeout: 20_000 })
 })
 
 test('the server plans too, and refuses what is no problem', async ({ request }) => {

@@ -40,3 +40,7 @@ export function presentActivities(problem: Problem, plan: Plan): Set<string> {
 const optional = (choice: Choice) => choice.options.flatMap((o) => o.activities)
 
 export const overlap = (a: number, b: number, c: number, d: number) => a < d && c < b
+
+/** Absences that take any time; an empty one is nothing. */
+export const absences = (spans: readonly (readonly [number, number])[]) =>
+  spans.filter(([from, to]) => to > from)

@@ -1,5 +1,5 @@
 import type { Cook } from '../../problem'
-import { overlap, type Context } from './context'
+import { absences, overlap, type Context } from './context'
 
 interface Touch {
   who: string
@@ -82,7 +82,7 @@ function touchesByCook({ problem, plan, placed, stations, report }: Context): Ma
 
 function checkAvailability(cook: Cook, list: Touch[], { report }: Context): void {
   for (const touch of list)
-    for (const [a, b] of cook.unavailable)
+    for (const [a, b] of absences(cook.unavailable))
       if (overlap(a, b, touch.from, touch.to))
         report({
           rule: 4,
@@ -131,7 +131,7 @@ function checkAttention(cook: Cook, list: Touch[], { report }: Context): void {
 function checkHygiene(cook: Cook, list: Touch[], { problem, report }: Context): void {
   const busy = [
     ...list.filter((t) => t.hands && t.to > t.from).map((t) => [t.from, t.to] as const),
-    ...cook.unavailable,
+    ...absences(cook.unavailable),
   ].sort((a, b) => a[0] - b[0])
   const phases = list.filter((t) => t.hygiene !== undefined)
   for (const first of phases)

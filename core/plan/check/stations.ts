@@ -1,5 +1,5 @@
 import type { Need, Station } from '../../problem'
-import { overlap, type Context } from './context'
+import { absences, overlap, type Context } from './context'
 
 interface Occupation {
   who: string
@@ -18,13 +18,13 @@ export function checkStations(context: Context): void {
     const say = (rule: 3 | 6, message: string) =>
       report({ rule, subject: chore.station, from: chore.from, to: chore.to, message })
     if (!station) say(6, 'is washed but is no station of the problem')
-    else if (station.unavailable.some(([a, b]) => overlap(a, b, chore.from, chore.to)))
+    else if (absences(station.unavailable).some(([a, b]) => overlap(a, b, chore.from, chore.to)))
       say(3, 'is washed while it is unavailable')
   }
   for (const station of problem.stations) {
     const list = occupations.get(station.id) ?? []
     for (const o of list)
-      for (const [a, b] of station.unavailable)
+      for (const [a, b] of absences(station.unavailable))
         if (overlap(a, b, o.from, o.to))
           report({
             rule: 3,

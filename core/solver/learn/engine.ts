@@ -294,7 +294,7 @@ export class Engine {
     const literals = [uip ^ 1, 1 - this.need[uip]!]
     let back = 0
     for (const side of this.touched) {
-      if (!this.inSet[side] || side === uip || this.redundant(side)) continue
+      if (this.inSet[side] !== 1 || side === uip || this.redundant(side)) continue
       literals.push(side ^ 1, 1 - this.need[side]!)
       const level = this.tLevel[this.at[side]!]!
       if (level > back) {

@@ -184,7 +184,8 @@ function addWashing(session: SessionModel, order: Order): void {
       for (const b of place.uses.slice(i + 1))
         if (a.s !== b.s)
           apart(session, order, a, b, [leastBetween(a, b), leastBetween(b, a)], [a.code, b.code])
-        else anyOf(engine, [not(a.code), not(b.code)])
+        // Begun together they overlap, unless one of them takes no time.
+        else if (a.least > 0 && b.least > 0) anyOf(engine, [not(a.code), not(b.code)])
     })
   }
   session.washes.push(...washes.values())

@@ -26,6 +26,8 @@ export class Learner {
   bound = 0
   /** Proven: nothing better than the best plan it was told of. */
   exhausted = false
+  /** Whether so many milliseconds from now are past the end of the search. */
+  expired: (milliseconds: number) => boolean = () => false
   /** The best makespan known, and the values that its plan gives to all variables. */
   private best = Infinity
   private values: Int32Array
@@ -146,7 +148,8 @@ export class Learner {
     engine.tidy()
     const limit = engine.conflicts + conflicts
     let restart = engine.conflicts + 60 * luby(++this.restarts)
-    for (;;) {
+    for (let turn = 0; ; turn++) {
+      if ((turn & 31) === 31 && this.expired(0)) return 'limit'
       if (!engine.propagate()) {
         if (!engine.learn()) {
           this.close()

@@ -1,0 +1,132 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { breachText, checkPlan } from '../../plan'
+import { randomProblem } from '../../testing/randomProblem'
+import { planOf, type PlanBody } from '../emit'
+import { buildModel, type Model } from '../model'
+import { prove } from '../prove'
+import { seeded } from '../random'
+import { solve } from '../solve'
+import { addExclusions } from './exclusion'
+import { valuesOf } from './hints'
+import { Learner } from './learner'
+import { buildSessionModel } from './sessionModel'
+
+const breaches = (model: Model, body: PlanBody) =>
+  checkPlan(
+    model.problem,
+    planOf(model, body, { status: 'feasible', bound: 0, seed: 1, elapsedMs: 0, reasons: [] }),
+  ).map(breachText)
+
+/** The model of a random problem that is not refused at once, and a plan of it if one is found. */
+function sample(
+  seed: number,
+  size: number,
+): { model: Model; body: PlanBody | undefined } | undefined {
+  const problem = randomProblem(seed, size)
+  const model = buildModel(problem)
+  if (!prove(model).feasible) return undefined
+  const plan = solve(problem, { iterations: 14, seed })
+  return { model, body: plan.activities.length ? plan : undefined }
+}
+
+describe('the constraints', () => {
+  it('let every valid plan through: they say nothing that the rules do not', () => {
+    let tried = 0
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
+        const found = sample(seed, 9)
+        if (!found?.body) return
+        const session = buildSessionModel(found.model)
+        addExclusions(session)
+        const { engine } = session
+        expect(engine.seal()).toBe(true)
+        const values = valuesOf(session, found.body)
+        // Times, options, modes and cooks as in the plan; washes and orders must then follow.
+        const fixed = new Set<number>()
+        for (const a of session.activities) {
+          if (!a) continue
+          for (const x of [a.start, a.end]) fixed.add(x)
+          for (const m of a.modes) {
+            for (const p of m.phases) {
+              fixed.add(p.to)
+              for (const c of p.cooks) if (c.code >= 0) fixed.add(c.code >> 1)
+            }
+            for (const able of m.places)
+              for (const p of able) if (p.code >= 0) fixed.add(p.code >> 1)
+            if (m.code >= 0) fixed.add(m.code >> 1)
+          }
+        }
+        for (const x of fixed) {
+          const value = values[x]!
+          if (value < 0) continue
+          for (const [side, bound] of [
+            [2 * x, value],
+            [2 * x + 1, -value],
+          ] as const) {
+            if (engine.bound[side]! >= bound) continue
+            expect(engine.bound[side ^ 1]!).toBeLessThan(1 - bound)
+            engine.decide(side, bound)
+            expect(engine.propagate()).toBe(true)
+          }
+        }
+        tried++
+      }),
+      { numRuns: 250, seed: 3 },
+    )
+    expect(tried).toBeGreaterThan(120)
+  })
+})
+
+describe('Learner', () => {
+  it('only ever gives plans that the checker passes, each shorter than the one before', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
+        const found = sample(seed, 10)
+        if (!found) return
+        const learner = new Learner(found.model, seeded(seed))
+        if (found.body) learner.tell(found.body)
+        let best = found.body?.makespan ?? Infinity
+        for (let k = 0; k < 12 && !learner.exhausted; k++) {
+          const body = k % 3 ? learner.improve(20) : learner.explore(20)
+          if (!body) continue
+          expect(breaches(found.model, body)).toEqual([])
+          expect(body.makespan).toBeLessThan(best)
+          best = body.makespan
+        }
+        expect(learner.bound).toBeLessThanOrEqual(best)
+      }),
+      { numRuns: 80, seed: 5 },
+    )
+  })
+
+  it('raises its bound up to the optimum and there is exhausted', () => {
+    let exhausted = 0
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
+        const found = sample(seed, 6)
+        if (!found?.body) return
+        const learner = new Learner(found.model, seeded(seed))
+        learner.tell(found.body)
+        let best = found.body.makespan
+        for (let k = 0; k < 40 && !learner.exhausted; k++)
+          best = (k % 2 ? learner.explore(100) : learner.raiseBound(100, 0.3))?.makespan ?? best
+        if (!learner.exhausted) return
+        exhausted++
+        expect(learner.bound).toBe(best)
+      }),
+      { numRuns: 60, seed: 9 },
+    )
+    expect(exhausted).toBeGreaterThan(25)
+  })
+
+  it('keeps far orders of a plan where it is told to, and still gives valid plans', () => {
+    const found = sample(4, 12)!
+    const learner = new Learner(found.model, seeded(1), { body: found.body!, seconds: 10 })
+    learner.tell(found.body!)
+    for (let k = 0; k < 20 && !learner.exhausted; k++) {
+      const body = learner.improve(40)
+      if (body) expect(breaches(found.model, body)).toEqual([])
+    }
+  })
+})
