@@ -126,6 +126,7 @@ export class Placement {
       if (again !== DONE) return again
     }
     for (const [hold, pick] of opened) {
+      if (hold.to === i && end > pick.until) return pick.until
       schedule.heldBy[hold.index] = pick.station.station.index
       schedule.heldAs[hold.index] = pick.occupation
     }

@@ -1,6 +1,6 @@
 import type { Problem } from '../problem'
 import type { Bound } from './bound'
-import { planBody, type PlanBody } from './emit'
+import { breachesOf, planBody, type PlanBody } from './emit'
 import { Learner } from './learn/learner'
 import { buildModel, NEVER, type Model } from './model'
 import { compareObjectives, lateness, objectives, valuesOfBody } from './objective'
@@ -163,6 +163,8 @@ export class Search {
 
   private offer(body: PlanBody, values: number[]): boolean {
     if (this.best && compareObjectives(values, this.best.values) >= 0) return false
+    // Whatever a fault of construction may be: what breaks a rule is no plan.
+    if (breachesOf(this.model, body) > 0) return false
     this.best = { body, values }
     this.sinceBest = 0
     return true
