@@ -7,7 +7,7 @@ import { database } from '~/database/database'
 import type { Planner, PlanningProgress, PlanningResult } from '~/workers/planner.worker'
 
 /** How long a plan is worked on by itself, in seconds. */
-const SECONDS = 8
+const SECONDS = 20
 
 let worker: Worker | undefined
 let planner: Remote<Planner> | undefined
