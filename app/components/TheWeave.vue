@@ -16,7 +16,7 @@ const props = defineProps<{
   followed: string | undefined
 }>()
 
-const ZOOMS = [2.4, 3.4, 5, 8, 14, 22]
+const ZOOMS = [1.9, 3.4, 5, 8, 14, 22]
 const zoom = ref(1)
 const frame = ref<HTMLElement>()
 const { width: frameWidth } = useElementSize(frame)
