@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { existsSync, readFileSync } from 'node:fs'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 
 /** Ends with a clear word where Node.js is older than package.json asks for. */
@@ -34,4 +34,6 @@ export function ensureInstalled(root) {
     console.error('npm ci did not succeed; see above. Is the npm registry reachable?')
     process.exit(1)
   }
+  // So that a later lock file is seen to be another one.
+  writeFileSync(mark, readFileSync(lock))
 }

@@ -1,11 +1,21 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { spanText } from '~/composables/useClock'
 import { usePlanning } from '~/stores/planning'
 
 defineProps<{ canPlan: boolean; refusal: string[] }>()
 const emit = defineEmits<{ plan: [seed: number] }>()
 const planning = usePlanning()
+const LEAST = 1
+const MOST = 120
+const wrong = ref(false)
+
+/** Takes the seconds over where they are sound; otherwise says what is allowed, and keeps both. */
+function setSeconds(value: string) {
+  const seconds = Number(value)
+  wrong.value = value.trim() === '' || !(seconds >= LEAST && seconds <= MOST)
+  if (!wrong.value) planning.seconds = seconds
+}
 
 const share = computed(() =>
   Math.min(100, ((planning.progress?.elapsedMs ?? 0) / (planning.seconds * 1000)) * 100),
@@ -48,14 +58,19 @@ const words = computed(() => {
       <label>
         for
         <input
-          v-model.number="planning.seconds"
+          :value="planning.seconds"
           type="number"
-          min="1"
-          max="120"
+          :min="LEAST"
+          :max="MOST"
           aria-label="Seconds to plan"
+          :aria-invalid="wrong"
+          @input="setSeconds(($event.target as HTMLInputElement).value)"
         />
         seconds
       </label>
+      <span v-if="wrong" class="wrong" role="alert">
+        Seconds to plan: {{ LEAST }} to {{ MOST }}; it stays at {{ planning.seconds }}.
+      </span>
     </div>
     <div v-if="planning.failure" class="bad" role="alert">{{ planning.failure }}</div>
     <div v-if="refusal.length" class="bad" role="alert">
@@ -90,6 +105,9 @@ input {
   border: 1px solid var(--quiet);
   border-radius: 6px;
   color: inherit;
+}
+.wrong {
+  color: rgb(var(--v-theme-error));
 }
 .bad {
   margin: 8px 0;

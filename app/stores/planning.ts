@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import type { KeptPlan } from '~~/core/household'
+import { betterPlan, type KeptPlan } from '~~/core/household'
 import type { Problem } from '~~/core/problem'
 import { database } from '~/database/database'
 import type { Planner, PlanningProgress, PlanningResult } from '~/workers/planner.worker'
@@ -58,7 +58,10 @@ export const usePlanning = defineStore('planning', () => {
       if (result.plan.status === 'unknown')
         failure.value =
           'No plan turned up in the time there was. Plan again, or make the session smaller.'
-      await database.plans.put(keep(session, mark, result))
+      const now = keep(session, mark, result)
+      await database.transaction('rw', database.plans, async () => {
+        await database.plans.put(betterPlan(await database.plans.get(session), now))
+      })
     } catch (error) {
       if (mine === turn) failure.value = error instanceof Error ? error.message : String(error)
     } finally {

@@ -80,6 +80,29 @@ test('a running plan can be stopped, and keeps the best so far', async ({ page }
   await expect(page.getByTestId('finished')).toBeVisible()
 })
 
+test('a wrong number of seconds is explained, and looking again never loses a plan', async ({
+  page,
+}) => {
+  await openPlanned(page)
+  const seconds = page.getByLabel('Seconds to plan')
+  for (const wrong of ['', '-3', '0', '5000']) {
+    await seconds.fill(wrong)
+    await expect(page.getByRole('alert')).toContainText('1 to 120')
+  }
+  await seconds.fill('1')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  const makespan = () =>
+    page
+      .getByTestId('finished')
+      .getAttribute('datetime')
+      .then((t) => t ?? '')
+  const before = await makespan()
+  await page.getByRole('button', { name: 'Look again' }).click()
+  await expect(page.getByTestId('planning')).toBeVisible()
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 20_000 })
+  expect((await makespan()) <= before).toBe(true)
+})
+
 test('a session that cannot be planned says what to mend, and nothing is lost', async ({
   page,
 }) => {
