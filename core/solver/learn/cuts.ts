@@ -1,6 +1,7 @@
 import { ALWAYS, NEVER_SO, not } from './codes'
 import type { Code, Engine } from './engine'
-import { cleanSeconds, washSeconds } from './exclusion'
+import { cleanSeconds } from './exclusion'
+import { washSeconds } from './washing'
 import type { LWash, SessionModel, Touch, Use } from './sessionModel'
 
 /** What a solution did that the constraints so far allow and the rules do not. */

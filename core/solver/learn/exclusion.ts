@@ -1,10 +1,11 @@
 import { CHORE } from '../cookTime'
-import { earliest, requirements } from '../lags'
-import { NEVER, pairKey, type Model } from '../model'
-import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
+import type { Model } from '../model'
+import { anyOf, NEVER_SO, not } from './codes'
 import { Cumulative, type Task } from './cumulative'
-import type { Code } from './engine'
-import type { LWash, OrderEnd, Place, SessionModel, Touch, Use } from './sessionModel'
+import { apart, orderer, type Order } from './order'
+import type { OrderEnd, Place, SessionModel, Touch, Use } from './sessionModel'
+import { addHeats } from './temperatures'
+import { addWashing } from './washing'
 
 /** Adds what excludes what: hands, attention, places, washing, temperatures. */
 export function addExclusions(session: SessionModel): void {
@@ -19,89 +20,6 @@ export function addExclusions(session: SessionModel): void {
   addHands(session, order)
   addAttention(session)
   addHeats(session, order)
-}
-
-type Order = (a: OrderEnd, b: OrderEnd) => Code
-
-/**
- * For each ordered pair a boolean that, where true, has the first end before the second
- * begins; or what the lags say anyway.
- */
-function orderer(session: SessionModel): Order {
-  const { engine } = session
-  const known = new Map<string, Code>()
-  const precedes = precedence(session.model)
-  const look = (a: OrderEnd, b: OrderEnd, make: boolean): Code | undefined => {
-    if (precedes(a.until, b.activity)) return ALWAYS
-    if (precedes(b.until, a.activity)) return NEVER_SO
-    const decided = session.decided(a, b)
-    if (decided !== 0) return decided > 0 ? ALWAYS : NEVER_SO
-    const key = `${a.s} ${a.e} ${b.s} ${b.e}`
-    let code = known.get(key)
-    if (code === undefined && make) {
-      code = engine.newBool()
-      known.set(key, code)
-      session.orders.push({ code, first: a, second: b })
-      engine.edges.add(a.e, b.s, 0, [code])
-    }
-    return code
-  }
-  session.orderOf = (a, b) => look(a, b, false)
-  return (a, b) => look(a, b, true)!
-}
-
-/** Pairs of activities outside choices of which one always ends before the other begins. */
-function precedence(model: Model): (a: number, b: number) => boolean {
-  const n = model.activities.length
-  const present = Uint8Array.from(model.activities, (a) => (a.choice < 0 ? 1 : 0))
-  const list = requirements(model, present).filter((r) => r.from !== 2 * n && r.to !== 2 * n)
-  if (!earliest(model, list)) return () => false
-  const out: { to: number; weight: number }[][] = Array.from({ length: 2 * n }, () => [])
-  for (const r of list) out[r.from]!.push(r)
-  const rows = new Map<number, Float64Array>()
-  const rowOf = (a: number) => {
-    const at = new Float64Array(2 * n).fill(-NEVER)
-    at[2 * a + 1] = 0
-    const queue = [2 * a + 1]
-    while (queue.length) {
-      const u = queue.shift()!
-      for (const e of out[u]!)
-        if (at[u]! + e.weight > at[e.to]!) {
-          at[e.to] = at[u]! + e.weight
-          queue.push(e.to)
-        }
-    }
-    return at
-  }
-  return (a, b) => {
-    if (a < 0 || b < 0 || a === b || !present[a] || !present[b]) return false
-    if (!rows.has(a)) rows.set(a, rowOf(a))
-    return rows.get(a)![2 * b]! >= 0
-  }
-}
-
-/** One before the other wherever all of the given codes are true, with setup times. */
-function apart(
-  session: SessionModel,
-  order: Order,
-  a: OrderEnd,
-  b: OrderEnd,
-  setups: [number, number],
-  given: Code[],
-): void {
-  if (given.includes(NEVER_SO)) return
-  const codes = [...new Set(given.filter((c) => c !== ALWAYS))]
-  if (codes.some((c) => codes.includes(not(c)))) return
-  const { engine } = session
-  const decided = session.decided(a, b)
-  if (Math.abs(decided) > 1) return
-  if (decided > 0) return engine.edges.add(a.e, b.s, setups[0], codes)
-  if (decided < 0) return engine.edges.add(b.e, a.s, setups[1], codes)
-  const [first, second] = [order(a, b), order(b, a)]
-  anyOf(engine, [...codes.map(not), first, second])
-  const when = (code: Code) => (code === ALWAYS ? codes : [code, ...codes])
-  if (setups[0] > 0 && first !== NEVER_SO) engine.edges.add(a.e, b.s, setups[0], when(first))
-  if (setups[1] > 0 && second !== NEVER_SO) engine.edges.add(b.e, a.s, setups[1], when(second))
 }
 
 function inTurn(session: SessionModel, order: Order, uses: Use[]): void {
@@ -143,86 +61,6 @@ function addResource(session: SessionModel, tasks: Task[], capacity: number): vo
     capacity,
   )
   session.engine.addPropagator(cumulative, cumulative.sides())
-}
-
-/**
- * On a station that is washed, uses follow each other with the time of the wash between, and
- * before each use that needs one there is a wash, which is hands work like any other. A wash
- * may be left out where something with the same contents stands in between.
- */
-function addWashing(session: SessionModel, order: Order): void {
-  const { engine, model } = session
-  const washes = new Map<string, LWash>()
-  for (const place of session.places) {
-    const station = model.stations[place.stations[0]!]!
-    if (!station.wash) continue
-    const { wash } = station
-    const direct = (a: Use, b: Use) => washSeconds(model, station.index, a, b)
-    const leastBetween = shortest(place.uses, direct)
-    for (const use of place.uses) {
-      const others = place.uses.filter((o) => o !== use && direct(o, use) > 0 && o.s !== use.s)
-      if (!others.length) continue
-      const seconds = Math.min(...others.map((o) => direct(o, use)))
-      const washed = washes.get(use.need) ?? newWash(session, use, wash.cooks)
-      washes.set(use.need, washed)
-      washed.uses.push({ use, station: station.index })
-      engine.edges.add(washed.start, washed.end, seconds, use.code === ALWAYS ? [] : [use.code])
-      for (const c of washed.cooks)
-        if (!wash.cooks.includes(c.cook)) anyOf(engine, [not(use.code), not(c.code)])
-      for (const other of others) {
-        const first = order(other, use)
-        if (first === NEVER_SO) continue
-        const given = [first, other.code, use.code]
-        engine.edges.add(other.e, washed.start, 0, [...new Set(given.filter((c) => c !== ALWAYS))])
-        const between = place.uses
-          .filter((k) => k !== use && k !== other && direct(k, use) === 0 && k.s !== use.s)
-          .map((k) => allOf(engine, [order(other, k), order(k, use), k.code]))
-        anyOf(engine, [...given.map(not), washed.code, ...between])
-      }
-    }
-    place.uses.forEach((a, i) => {
-      for (const b of place.uses.slice(i + 1))
-        if (a.s !== b.s)
-          apart(session, order, a, b, [leastBetween(a, b), leastBetween(b, a)], [a.code, b.code])
-        // Begun together they overlap, unless one of them takes no time.
-        else if (a.least > 0 && b.least > 0) anyOf(engine, [not(a.code), not(b.code)])
-    })
-  }
-  session.washes.push(...washes.values())
-}
-
-/** Seconds of washing on a station between two uses that follow each other. */
-export function washSeconds(model: Model, station: number, a: Use, b: Use): number {
-  const { wash } = model.stations[station]!
-  if (!wash || (a.contents >= 0 && a.contents === b.contents)) return 0
-  const named =
-    a.contents >= 0 && b.contents >= 0
-      ? wash.between.get(pairKey(a.contents, b.contents))
-      : undefined
-  return named ?? wash.seconds
-}
-
-function newWash(session: SessionModel, use: Use, able: number[]): LWash {
-  const { engine, model } = session
-  const horizon = engine.horizonOf(session.makespan)
-  const code = engine.newBool()
-  const start = engine.newInt(0, horizon)
-  const end = engine.newInt(0, horizon)
-  const cooks = [...new Set([...able, ...model.cooks.keys()])]
-  const codes = oneOf(engine, cooks.length, code)
-  engine.edges.add(end, use.s, 0, [code])
-  return { uses: [], code, start, end, cooks: cooks.map((cook, i) => ({ cook, code: codes[i]! })) }
-}
-
-/** Least washing between two contents, by way of any others: holds for uses far apart too. */
-function shortest(uses: Use[], direct: (a: Use, b: Use) => number): (a: Use, b: Use) => number {
-  const kinds = [...new Map(uses.map((u) => [u.contents, u])).values()]
-  const at = new Map(kinds.map((u, i) => [u.contents, i]))
-  const d = kinds.map((a) => kinds.map((b) => direct(a, b)))
-  for (let k = 0; k < kinds.length; k++)
-    for (let i = 0; i < kinds.length; i++)
-      for (let j = 0; j < kinds.length; j++) d[i]![j] = Math.min(d[i]![j]!, d[i]![k]! + d[k]![j]!)
-  return (a, b) => d[at.get(a.contents)!]![at.get(b.contents)!]!
 }
 
 function touches(session: SessionModel): Touch[] {
@@ -331,62 +169,4 @@ function addAttention(session: SessionModel): void {
       )
     if (watching) addResource(session, tasks, cook.attention)
   })
-}
-
-/** Heats of one oven that no one temperature and method serves follow each other with a ramp. */
-function addHeats(session: SessionModel, order: Order): void {
-  const { engine, model } = session
-  for (const [p, place] of session.places.entries()) {
-    const station = model.stations[place.stations[0]!]!
-    if (!station.oven) continue
-    const range = model.problem.stations[station.index]!.oven!
-    const heats = session.activities.flatMap((a) =>
-      a
-        ? a.modes.flatMap((mode, m) =>
-            mode.phases.flatMap((phase, k) => {
-              const spec = model.activities[a.index]!.modes[m]!.phases[k]!
-              if (!spec.heat) return []
-              const code = mode.places[spec.heat.need]!.find((x) => x.place === p)?.code
-              if (code === undefined || code === NEVER_SO) return []
-              const lo = Math.max(spec.heat.lo, range.min)
-              const hi = Math.min(spec.heat.hi, range.max)
-              return [
-                {
-                  s: phase.from,
-                  e: phase.to,
-                  activity: a.index,
-                  until: a.index,
-                  station: station.index,
-                  lo,
-                  hi,
-                  method: spec.heat.method,
-                  code,
-                },
-              ]
-            }),
-          )
-        : [],
-    )
-    session.heats.push(...heats)
-    const { start, heat, cool } = station.oven
-    const ramp = (lo: number, hi: number, to: { lo: number; hi: number }) =>
-      Math.ceil((hi < to.lo ? (to.lo - hi) * heat : lo > to.hi ? (lo - to.hi) * cool : 0) - 1e-6)
-    heats.forEach((a, i) => {
-      const first = ramp(start, start, a)
-      if (first > 0) engine.edges.add(session.zero, a.s, first, a.code === ALWAYS ? [] : [a.code])
-      for (const b of heats.slice(i + 1)) {
-        if (a.activity === b.activity) continue
-        const apartBy: [number, number] = [ramp(a.lo, a.hi, b), ramp(b.lo, b.hi, a)]
-        if (apartBy[0] + apartBy[1] > 0 || a.method !== b.method)
-          apart(session, order, a, b, apartBy, [a.code, b.code])
-        // Not excluded by themselves, but perhaps by a third: cuts will speak of their order.
-        else
-          for (const [x, y] of [
-            [a, b],
-            [b, a],
-          ] as const)
-            order(x, y)
-      }
-    })
-  }
 }

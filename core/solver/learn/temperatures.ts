@@ -1,0 +1,61 @@
+import { ALWAYS, NEVER_SO } from './codes'
+import { apart, type Order } from './order'
+import type { SessionModel } from './sessionModel'
+
+/** Heats of one oven that no one temperature and method serves follow each other with a ramp. */
+export function addHeats(session: SessionModel, order: Order): void {
+  const { engine, model } = session
+  for (const [p, place] of session.places.entries()) {
+    const station = model.stations[place.stations[0]!]!
+    if (!station.oven) continue
+    const range = model.problem.stations[station.index]!.oven!
+    const heats = session.activities.flatMap((a) =>
+      a
+        ? a.modes.flatMap((mode, m) =>
+            mode.phases.flatMap((phase, k) => {
+              const spec = model.activities[a.index]!.modes[m]!.phases[k]!
+              if (!spec.heat) return []
+              const code = mode.places[spec.heat.need]!.find((x) => x.place === p)?.code
+              if (code === undefined || code === NEVER_SO) return []
+              const lo = Math.max(spec.heat.lo, range.min)
+              const hi = Math.min(spec.heat.hi, range.max)
+              return [
+                {
+                  s: phase.from,
+                  e: phase.to,
+                  activity: a.index,
+                  until: a.index,
+                  station: station.index,
+                  lo,
+                  hi,
+                  method: spec.heat.method,
+                  code,
+                },
+              ]
+            }),
+          )
+        : [],
+    )
+    session.heats.push(...heats)
+    const { start, heat, cool } = station.oven
+    const ramp = (lo: number, hi: number, to: { lo: number; hi: number }) =>
+      Math.ceil((hi < to.lo ? (to.lo - hi) * heat : lo > to.hi ? (lo - to.hi) * cool : 0) - 1e-6)
+    heats.forEach((a, i) => {
+      const first = ramp(start, start, a)
+      if (first > 0) engine.edges.add(session.zero, a.s, first, a.code === ALWAYS ? [] : [a.code])
+      for (const b of heats.slice(i + 1)) {
+        if (a.activity === b.activity) continue
+        const apartBy: [number, number] = [ramp(a.lo, a.hi, b), ramp(b.lo, b.hi, a)]
+        if (apartBy[0] + apartBy[1] > 0 || a.method !== b.method)
+          apart(session, order, a, b, apartBy, [a.code, b.code])
+        // Not excluded by themselves, but perhaps by a third: cuts will speak of their order.
+        else
+          for (const [x, y] of [
+            [a, b],
+            [b, a],
+          ] as const)
+            order(x, y)
+      }
+    })
+  }
+}

@@ -1,0 +1,84 @@
+import { pairKey, type Model } from '../model'
+import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
+import { apart, type Order } from './order'
+import type { LWash, SessionModel, Use } from './sessionModel'
+
+/**
+ * On a station that is washed, uses follow each other with the time of the wash between, and
+ * before each use that needs one there is a wash, which is hands work like any other. A wash
+ * may be left out where something with the same contents stands in between.
+ */
+export function addWashing(session: SessionModel, order: Order): void {
+  const { engine, model } = session
+  const washes = new Map<string, LWash>()
+  for (const place of session.places) {
+    const station = model.stations[place.stations[0]!]!
+    if (!station.wash) continue
+    const { wash } = station
+    const direct = (a: Use, b: Use) => washSeconds(model, station.index, a, b)
+    const leastBetween = shortest(place.uses, direct)
+    for (const use of place.uses) {
+      const others = place.uses.filter((o) => o !== use && direct(o, use) > 0 && o.s !== use.s)
+      if (!others.length) continue
+      const seconds = Math.min(...others.map((o) => direct(o, use)))
+      const washed = washes.get(use.need) ?? newWash(session, use, wash.cooks)
+      washes.set(use.need, washed)
+      washed.uses.push({ use, station: station.index })
+      engine.edges.add(washed.start, washed.end, seconds, use.code === ALWAYS ? [] : [use.code])
+      for (const c of washed.cooks)
+        if (!wash.cooks.includes(c.cook)) anyOf(engine, [not(use.code), not(c.code)])
+      for (const other of others) {
+        const first = order(other, use)
+        if (first === NEVER_SO) continue
+        const given = [first, other.code, use.code]
+        engine.edges.add(other.e, washed.start, 0, [...new Set(given.filter((c) => c !== ALWAYS))])
+        const between = place.uses
+          .filter((k) => k !== use && k !== other && direct(k, use) === 0 && k.s !== use.s)
+          .map((k) => allOf(engine, [order(other, k), order(k, use), k.code]))
+        anyOf(engine, [...given.map(not), washed.code, ...between])
+      }
+    }
+    place.uses.forEach((a, i) => {
+      for (const b of place.uses.slice(i + 1))
+        if (a.s !== b.s)
+          apart(session, order, a, b, [leastBetween(a, b), leastBetween(b, a)], [a.code, b.code])
+        // Begun together they overlap, unless one of them takes no time.
+        else if (a.least > 0 && b.least > 0) anyOf(engine, [not(a.code), not(b.code)])
+    })
+  }
+  session.washes.push(...washes.values())
+}
+
+/** Seconds of washing on a station between two uses that follow each other. */
+export function washSeconds(model: Model, station: number, a: Use, b: Use): number {
+  const { wash } = model.stations[station]!
+  if (!wash || (a.contents >= 0 && a.contents === b.contents)) return 0
+  const named =
+    a.contents >= 0 && b.contents >= 0
+      ? wash.between.get(pairKey(a.contents, b.contents))
+      : undefined
+  return named ?? wash.seconds
+}
+
+function newWash(session: SessionModel, use: Use, able: number[]): LWash {
+  const { engine, model } = session
+  const horizon = engine.horizonOf(session.makespan)
+  const code = engine.newBool()
+  const start = engine.newInt(0, horizon)
+  const end = engine.newInt(0, horizon)
+  const cooks = [...new Set([...able, ...model.cooks.keys()])]
+  const codes = oneOf(engine, cooks.length, code)
+  engine.edges.add(end, use.s, 0, [code])
+  return { uses: [], code, start, end, cooks: cooks.map((cook, i) => ({ cook, code: codes[i]! })) }
+}
+
+/** Least washing between two contents, by way of any others: holds for uses far apart too. */
+function shortest(uses: Use[], direct: (a: Use, b: Use) => number): (a: Use, b: Use) => number {
+  const kinds = [...new Map(uses.map((u) => [u.contents, u])).values()]
+  const at = new Map(kinds.map((u, i) => [u.contents, i]))
+  const d = kinds.map((a) => kinds.map((b) => direct(a, b)))
+  for (let k = 0; k < kinds.length; k++)
+    for (let i = 0; i < kinds.length; i++)
+      for (let j = 0; j < kinds.length; j++) d[i]![j] = Math.min(d[i]![j]!, d[i]![k]! + d[k]![j]!)
+  return (a, b) => d[at.get(a.contents)!]![at.get(b.contents)!]!
+}
