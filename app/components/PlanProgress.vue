@@ -8,10 +8,13 @@ const emit = defineEmits<{ plan: [seed: number] }>()
 const planning = usePlanning()
 const LEAST = 1
 const MOST = 120
+/** What stands in the field, sound or not: it is never overwritten while somebody types. */
+const draft = ref(String(planning.seconds))
 const wrong = ref(false)
 
 /** Takes the seconds over where they are sound; otherwise says what is allowed, and keeps both. */
 function setSeconds(value: string) {
+  draft.value = value
   const seconds = Number(value)
   wrong.value = value.trim() === '' || !(seconds >= LEAST && seconds <= MOST)
   if (!wrong.value) planning.seconds = seconds
@@ -58,7 +61,7 @@ const words = computed(() => {
       <label>
         for
         <input
-          :value="planning.seconds"
+          :value="draft"
           type="number"
           :min="LEAST"
           :max="MOST"
@@ -69,7 +72,7 @@ const words = computed(() => {
         seconds
       </label>
       <span v-if="wrong" class="wrong" role="alert">
-        Seconds to plan: {{ LEAST }} to {{ MOST }}; it stays at {{ planning.seconds }}.
+        Seconds to plan: {{ LEAST }} to {{ MOST }}; until then {{ planning.seconds }} count.
       </span>
     </div>
     <div v-if="planning.failure" class="bad" role="alert">{{ planning.failure }}</div>
@@ -96,7 +99,8 @@ const words = computed(() => {
 }
 .idle {
   display: flex;
-  gap: 10px;
+  flex-wrap: wrap;
+  gap: 6px 10px;
   align-items: center;
 }
 input {
@@ -105,6 +109,11 @@ input {
   border: 1px solid var(--quiet);
   border-radius: 6px;
   color: inherit;
+}
+label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
 }
 .wrong {
   color: rgb(var(--v-theme-error));
