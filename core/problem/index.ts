@@ -1,6 +1,14 @@
 export { id, instant, LONGEST, span, text, celsius } from './fields'
 export { fingerprint } from './fingerprint'
-export { activityRun, choreRun, heatRun, holdRun, phaseRun, progress } from './progress'
+export {
+  activityRun,
+  choreRun,
+  heatRun,
+  holdRun,
+  phaseRun,
+  progress,
+  type Progress,
+} from './progress'
 export { readProblem } from './read'
 export {
   problemSchema,

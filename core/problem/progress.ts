@@ -39,3 +39,5 @@ export const progress = z.strictObject({
   chores: z.array(choreRun.extend({ to: open })),
   heats: z.array(heatRun.extend({ to: open })),
 })
+
+export type Progress = z.output<typeof progress>

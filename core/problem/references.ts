@@ -1,4 +1,5 @@
 import type { Issue } from '../reading'
+import { progressIssues } from './progressIssues'
 import type { Activity, Problem } from './schema'
 
 /** What no schema can say about one field alone: names that must exist, orders that must hold. */
@@ -75,7 +76,7 @@ export function crossReferenceIssues(problem: Problem): Issue[] {
     if (activity && pin.mode !== undefined)
       known(new Set(activity.modes.map((m) => m.id)), pin.mode, `pins[${i}].mode`, 'mode')
   })
-  progressIssues(problem, { cooks, stations, activities }, known)
+  progressIssues(problem, { cooks, stations, activities }, known, report)
   return issues
 }
 
@@ -111,32 +112,5 @@ function activityIssues(
           'a need that an oven serves',
         )
     }),
-  )
-}
-
-function progressIssues(
-  problem: Problem,
-  sets: { cooks: Set<string>; stations: Set<string>; activities: Set<string> },
-  known: (set: Set<string>, value: string, path: string, what: string) => void,
-) {
-  const { progress } = problem
-  if (!progress) return
-  const holds = new Set(problem.holds.map((h) => h.id))
-  progress.activities.forEach((run, i) => {
-    known(sets.activities, run.id, `progress.activities[${i}].id`, 'activity')
-    run.stations.forEach((s, j) =>
-      known(sets.stations, s, `progress.activities[${i}].stations[${j}]`, 'station'),
-    )
-  })
-  progress.holds.forEach((run, i) => {
-    known(holds, run.id, `progress.holds[${i}].id`, 'hold')
-    known(sets.stations, run.station, `progress.holds[${i}].station`, 'station')
-  })
-  progress.chores.forEach((run, i) => {
-    known(sets.stations, run.station, `progress.chores[${i}].station`, 'station')
-    known(sets.cooks, run.cook, `progress.chores[${i}].cook`, 'cook')
-  })
-  progress.heats.forEach((run, i) =>
-    known(sets.stations, run.station, `progress.heats[${i}].station`, 'station'),
   )
 }

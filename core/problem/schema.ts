@@ -56,7 +56,7 @@ export const phase = z.strictObject({
 
 export const mode = z.strictObject({
   id,
-  needs: z.array(need),
+  needs: z.array(need).default([]),
   phases: z.array(phase).min(1),
 })
 

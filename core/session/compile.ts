@@ -17,7 +17,7 @@ import type { Session } from './schema'
 type ActivityInput = ProblemInput['activities'][number]
 type ModeInput = ActivityInput['modes'][number]
 type PhaseInput = ModeInput['phases'][number]
-type NeedInput = ModeInput['needs'][number]
+type NeedInput = NonNullable<ModeInput['needs']>[number]
 
 /** What a cook has to know about one activity of the plan. */
 export interface Card {

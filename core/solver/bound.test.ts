@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { readProblem, type ProblemInput } from '../problem'
 import { randomProblem } from '../testing/randomProblem'
 import { lowerBound } from './bound'
-import { buildModel } from './model'
+import { buildModel } from './buildModel'
 import { boundWords, prove } from './prove'
 import { solve } from './solve'
 

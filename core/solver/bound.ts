@@ -138,8 +138,10 @@ function phaseWork(activity: MActivity, mode: MMode, s: Scene, group: number[]):
   const node = 2 * activity.index
   const out: Work[] = []
   let before = 0
-  for (const phase of mode.phases) {
-    if (phase.hands && phase.min > 0 && phase.cooks.every((c) => group.includes(c)))
+  for (const [k, phase] of mode.phases.entries()) {
+    // Facts may stand where two things could not be planned: they bind nothing.
+    const begun = k < (activity.fact?.phases.length ?? 0)
+    if (!begun && phase.hands && phase.min > 0 && phase.cooks.every((c) => group.includes(c)))
       out.push({
         seconds: phase.min,
         head: s.at[node]! + before,
@@ -151,6 +153,7 @@ function phaseWork(activity: MActivity, mode: MMode, s: Scene, group: number[]):
 }
 
 function stationWork(activity: MActivity, s: Scene, group: Set<number>): Work[] {
+  if (activity.fact) return []
   const node = 2 * activity.index
   return leastOf(
     activity.modes.map((mode) =>
@@ -167,7 +170,7 @@ function stationWork(activity: MActivity, s: Scene, group: Set<number>): Work[] 
 
 function holdWork(model: Model, s: Scene, group: Set<number>): Work[] {
   return model.holds.flatMap((h) => {
-    if (h.to < 0 || !h.need.stations.every((st) => group.has(st))) return []
+    if (h.fact || h.to < 0 || !h.need.stations.every((st) => group.has(st))) return []
     if (!s.present[h.from] || !s.present[h.to]) return []
     if (model.activities[h.to]!.aside) return []
     const seconds = spanOf(s, h.from, h.to)
@@ -256,7 +259,7 @@ function stationGroups(model: Model): number[][] {
 
 /** Heats of one oven whose ranges exclude each other run one after another, with ramps. */
 function temperatures(model: Model, s: Scene, oven: number): Bound | undefined {
-  const { start, heat, cool } = model.stations[oven]!.oven!
+  const { start, from, heat, cool } = model.stations[oven]!.oven!
   const heats = present(model, s).flatMap((a) => {
     const mode = a.modes[0]!
     if (a.modes.length > 1) return []
@@ -264,7 +267,14 @@ function temperatures(model: Model, s: Scene, oven: number): Bound | undefined {
       const stations = p.heat ? mode.needs[p.heat.need]!.stations : []
       if (!p.heat || stations.length !== 1 || stations[0] !== oven) return []
       const after = mode.phases.slice(k + 1).reduce((sum, q) => sum + q.min, 0)
-      return [{ ...p.heat, seconds: p.min, tail: s.tail[2 * a.index + 1]! + after }]
+      return [
+        {
+          ...p.heat,
+          begun: a.fact !== undefined,
+          seconds: p.min,
+          tail: s.tail[2 * a.index + 1]! + after,
+        },
+      ]
     })
   })
   if (!heats.length) return undefined
@@ -291,8 +301,10 @@ function temperatures(model: Model, s: Scene, oven: number): Bound | undefined {
     Math.max(0, highest - start) * heat + Math.max(0, Math.max(highest, start) - lowest) * cool
   const ramp = clique.length > 1 ? Math.min(up, down) : Math.max(0, highest - start) * heat
   const tail = Math.min(...clique.map((h) => h.tail))
+  // What bakes already began before the oven was free to change.
+  const idle = clique.some((h) => h.begun) ? 0 : from
   return {
-    value: Math.ceil(seconds + ramp - 1e-6) + Math.max(0, tail),
+    value: Math.ceil(idle + seconds + ramp - 1e-6) + Math.max(0, tail),
     kind: 'oven',
     because: [model.problem.stations[oven]!.id],
   }

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { readProblem, type ProblemInput } from '../problem'
 import { CHORE, CookTime } from './cookTime'
 import { Journal } from './journal'
-import { buildModel, type Model } from './model'
+import { buildModel } from './buildModel'
+import type { Model } from './model'
 
 const RAW = 0
 const READY = 1

@@ -1,3 +1,4 @@
+import type { PastTouch } from './facts'
 import type { Journal, Timed } from './journal'
 import { NEVER, type MCook, type Model } from './model'
 
@@ -23,8 +24,10 @@ export class CookTime {
     private readonly model: Model,
     private readonly cook: MCook,
     private readonly journal: Journal,
+    past: readonly PastTouch[] = [],
   ) {
     this.blocks = cook.away.map(([from, to]) => ({ from, to, hygiene: AWAY }))
+    if (past.length) this.blocks = withPast(this.blocks, past)
     this.back = new Array<number>(model.classes).fill(0)
     this.backSeen = []
   }
@@ -168,4 +171,16 @@ export class CookTime {
     const flush = this.blocks[position]!.from - seconds
     return flush > t ? flush : this.blocks[position]!.to
   }
+}
+
+/** Absences and the work that lies behind, by end and without overlaps. */
+function withPast(away: Block[], past: readonly PastTouch[]): Block[] {
+  let at = 0
+  return [...away, ...past]
+    .sort((a, b) => a.to - b.to || a.from - b.from)
+    .map((b) => {
+      const from = Math.min(b.to, Math.max(b.from, at))
+      at = b.to
+      return { ...b, from }
+    })
 }

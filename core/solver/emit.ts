@@ -1,5 +1,5 @@
 import { checkPlan, type Plan, type PlanStatus } from '../plan'
-import type { Model } from './model'
+import type { MActivity, Model } from './model'
 import type { Schedule } from './schedule'
 
 /** Everything of a plan but its verdict. */
@@ -30,6 +30,8 @@ export function planBody(model: Model, schedule: Schedule): PlanBody {
     ),
     activities: present
       .map((a) => {
+        const over = factRun(a)
+        if (over) return over
         const mode = a.modes[schedule.mode[a.index]!]!
         return {
           id: problem.activities[a.index]!.id,
@@ -47,9 +49,9 @@ export function planBody(model: Model, schedule: Schedule): PlanBody {
       .filter((h) => schedule.present[h.from] && (h.to < 0 || schedule.present[h.to]))
       .map((h) => ({
         id: problem.holds[h.index]!.id,
-        station: problem.stations[schedule.heldBy[h.index]!]!.id,
+        station: problem.stations[h.fact?.station ?? schedule.heldBy[h.index]!]!.id,
         from: schedule.start[h.from]!,
-        to: h.to < 0 ? latest : schedule.end[h.to]!,
+        to: h.fact?.to != null ? h.fact.to : h.to < 0 ? latest : schedule.end[h.to]!,
       })),
     chores: schedule.stations.flatMap((s) =>
       s.chores.map((c) => ({
@@ -60,16 +62,51 @@ export function planBody(model: Model, schedule: Schedule): PlanBody {
         to: c.to,
       })),
     ),
-    heats: schedule.ovens.flatMap((oven, s) =>
-      (oven?.segments() ?? []).map((h) => ({
+    heats: schedule.ovens.flatMap((oven, s) => [
+      ...heatFacts(model, s),
+      ...(oven?.segments() ?? []).map((h) => ({
         station: problem.stations[s]!.id,
         celsius: h.celsius,
         method: model.methods[h.method]!,
         from: h.from,
         to: h.to,
       })),
-    ),
+    ]),
   }
+}
+
+/** An activity that lies behind, as it was. */
+export function factRun(a: MActivity): PlanBody['activities'][number] | undefined {
+  const { fact } = a
+  if (fact?.end == null) return undefined
+  return {
+    ...fact,
+    end: fact.end,
+    phases: fact.phases.map((p) => ({ ...p, to: p.to! })),
+  }
+}
+
+/** Holds that lie behind, as they were. */
+export const holdFacts = (model: Model): PlanBody['holds'] =>
+  (model.problem.progress?.holds ?? []).flatMap((h) => (h.to === null ? [] : [{ ...h, to: h.to }]))
+
+/** Washes that lie behind or are under way, which end as soon as they may. */
+export const choreFacts = (model: Model): PlanBody['chores'] =>
+  (model.facts?.chores ?? []).flatMap((list, s) =>
+    list.map(({ cook, from, to }) => ({
+      kind: 'wash' as const,
+      station: model.problem.stations[s]!.id,
+      cook: model.problem.cooks[cook]!.id,
+      from,
+      to,
+    })),
+  )
+
+/** Heat segments of a station that lie behind, as they were. */
+export function heatFacts(model: Model, station: number): PlanBody['heats'] {
+  return (model.problem.progress?.heats ?? []).flatMap((h) =>
+    h.station === model.problem.stations[station]!.id && h.to !== null ? [{ ...h, to: h.to }] : [],
+  )
 }
 
 /** How many breaches the independent checker finds in a plan's body. */

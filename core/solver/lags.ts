@@ -1,4 +1,4 @@
-import { NEVER, type Model } from './model'
+import { isOver, NEVER, type Model } from './model'
 
 /** One requirement on instants, `t[to] >= t[from] + weight`, and how to say it. */
 export interface Requirement {
@@ -24,7 +24,12 @@ export function requirements(model: Model, present: Uint8Array): Requirement[] {
       out.push({ from, to, weight, words })
     add(s, s + 1, a.min, `"${id}" takes at least ${a.min} s`)
     if (a.max < NEVER) add(s + 1, s, -a.max, `"${id}" takes at most ${a.max} s`)
-    add(zero, s, a.release, `"${id}" starts at ${a.release} or later`)
+    add(
+      zero,
+      s,
+      a.release,
+      a.fact ? `"${id}" began at ${a.release}` : `"${id}" starts at ${a.release} or later`,
+    )
     add(
       zero,
       s + 1,
@@ -32,9 +37,14 @@ export function requirements(model: Model, present: Uint8Array): Requirement[] {
       `"${id}" waits for the oven, and ends at ${a.earliestEnd} or later`,
     )
     if (a.latestStart < NEVER)
-      add(s, zero, -a.latestStart, `"${id}" starts at ${a.latestStart} or earlier`)
+      add(
+        s,
+        zero,
+        -a.latestStart,
+        a.fact ? `"${id}" began at ${a.release}` : `"${id}" starts at ${a.latestStart} or earlier`,
+      )
     if (a.due < NEVER) add(s + 1, zero, -a.due, `"${id}" is due at ${a.due}`)
-    if (model.deadline < NEVER)
+    if (model.deadline < NEVER && !isOver(a))
       add(s + 1, zero, -model.deadline, `everything ends by the deadline at ${model.deadline}`)
   }
   for (const e of model.edges) {

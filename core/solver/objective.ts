@@ -1,6 +1,6 @@
 import type { ObjectiveName } from '../problem'
 import { planBody, type PlanBody } from './emit'
-import { NEVER, type Model } from './model'
+import { isOver, NEVER, type Model } from './model'
 import type { Schedule } from './schedule'
 
 /** The values of the problem's objectives for a finished schedule, in order; less is better. */
@@ -83,6 +83,7 @@ export function lateness(model: Model, schedule: Schedule): number {
   const after = (at: number, limit: number) => (at > limit ? at - limit : 0)
   for (const a of model.activities) {
     if (!schedule.present[a.index]) continue
+    if (isOver(a)) continue
     const end = schedule.end[a.index]!
     late += after(schedule.start[a.index]!, a.latestStart)
     late += after(end, a.due) + after(end, model.deadline)

@@ -9,7 +9,7 @@ const station: MStation = {
   capacity: 9,
   away: [],
   wash: null,
-  oven: { start: 20, heat: 2, cool: 5 },
+  oven: { start: 20, from: 0, running: null, heat: 2, cool: 5 },
 }
 const fresh = () => new OvenTime(station, { min: 50, max: 250 }, new Journal())
 

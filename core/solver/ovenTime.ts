@@ -28,6 +28,15 @@ export class OvenTime {
     private readonly journal: Journal,
   ) {
     this.oven = station.oven!
+    const { running, start, from } = this.oven
+    if (running)
+      this.demands.push({
+        from: running.from,
+        to: from,
+        lo: start,
+        hi: start,
+        method: running.method,
+      })
   }
 
   /** The earliest start in [t, limit] of a heat, or an instant after `limit` or NEVER. */
@@ -139,7 +148,7 @@ export class OvenTime {
 
   /** Forward over the segments, the temperatures that can be reached in time; false: none. */
   private reach(): boolean {
-    let at = 0
+    let at = this.oven.running?.from ?? this.oven.from
     let lo = this.oven.start
     let hi = this.oven.start
     for (let i = 0; i < this.used; i++) {
@@ -155,12 +164,12 @@ export class OvenTime {
   }
 
   private nextTry(t: number, demand: Demand): number {
-    const { heat, cool, start } = this.oven
+    const { heat, cool, start, from } = this.oven
     let best = NEVER
     const consider = (at: number) => {
       if (at > t && at < best) best = at
     }
-    consider(Math.ceil(ramp(start, start, demand, heat, cool)))
+    consider(from + Math.ceil(ramp(start, start, demand, heat, cool)))
     for (const d of this.demands) {
       consider(d.from)
       consider(d.to)

@@ -144,6 +144,61 @@ export class Placement {
     return DONE
   }
 
+  /** Takes for an activity under way what it has in use now, until `carryOn` says how long. */
+  takeUp(activity: MActivity): { picks: Pick[]; from: number; to: number } {
+    const { schedule } = this
+    const fact = activity.fact!
+    const k = fact.phases.length - 1
+    const mode = activity.modes[0]!
+    const phase = mode.phases[k]!
+    this.picks.length = 0
+    for (const need of mode.needs) {
+      const station = schedule.stations[need.stations[0]!]!
+      const occupation = station.occupy(fact.start, NEVER, need.amount, need.contents)
+      this.picks.push({ station, occupation, until: NEVER })
+    }
+    const { from } = fact.phases[k]!
+    const to = from + phase.min
+    const cook = phase.cooks[0] ?? -1
+    // Hands that were in two places at once: the later place counts from when the other was left.
+    const past = cook < 0 ? [] : (schedule.model.facts?.touches[cook] ?? [])
+    const free = past.reduce((most, t) => Math.max(most, t.to), from)
+    this.take(activity, phase, Math.min(to, free), to, cook)
+    return { picks: [...this.picks], from, to }
+  }
+
+  /** The rest of an activity under way, as early as it goes; false where it cannot follow. */
+  carryOn(activity: MActivity, use: ReturnType<Placement['takeUp']>): boolean {
+    const { run, schedule } = this
+    const i = activity.index
+    const fact = activity.fact!
+    const mode = activity.modes[0]!
+    const k = fact.phases.length - 1
+    this.picks.splice(0, this.picks.length, ...use.picks)
+    fact.phases.forEach((p, j) => {
+      const cook =
+        p.cook === undefined ? -1 : schedule.model.problem.cooks.findIndex((c) => c.id === p.cook)
+      run[j] = { from: p.from, to: p.to ?? use.to, cook }
+    })
+    if (this.takePhases(activity, mode, fact.start, k + 1) !== DONE) return false
+    const last = mode.phases.length - 1
+    const floor = schedule.windows.lo[2 * i + 1]!
+    if (run[last]!.to < floor) {
+      // Something that it may not end before is not over yet.
+      const most = run[last]!.from + mode.phases[last]!.max
+      if (floor > most || !this.runOn(activity, mode.phases[last]!, run[last]!, floor)) return false
+    }
+    const end = run[last]!.to
+    for (const pick of use.picks)
+      if (this.finish(pick.station, pick.occupation, end) !== DONE) return false
+    for (const hold of this.closing[i]!)
+      if (schedule.heldAs[hold.index] && schedule.heldBy[hold.index]! >= 0)
+        schedule.journal.setEnd(schedule.heldAs[hold.index]!, end)
+    if (!schedule.windows.fix(i, fact.start, end)) return false
+    this.write(activity, mode, fact.start, end)
+    return true
+  }
+
   /** Whether the hold was opened, by an activity placed before or by this very one. */
   private opened(hold: MHold, i: number): boolean {
     return hold.from === i || this.schedule.isPlaced(hold.from)
@@ -238,6 +293,8 @@ export class Placement {
     const { schedule } = this
     let best = NEVER
     let who = -1
+    const now = schedule.model.facts?.now ?? 0
+    if (from < now) from = now
     for (const c of station.station.wash!.cooks) {
       let t = from
       for (;;) {
@@ -260,7 +317,8 @@ export class Placement {
     return DONE
   }
 
-  private takePhases(activity: MActivity, mode: MMode, s: number): number {
+  /** Phases from `first` on; those before it stand in `run` already, as facts. */
+  private takePhases(activity: MActivity, mode: MMode, s: number, first = 0): number {
     const { phases } = mode
     const { marks, run, floors, schedule } = this
     const { windows, journal } = schedule
@@ -269,9 +327,9 @@ export class Placement {
       floors[k] = floor
       floor -= phases[k]!.max
     }
-    if (floor > s) return floor
-    let t = s
-    for (let k = 0; k < phases.length; k++) {
+    if (first === 0 && floor > s) return floor
+    let t = first > 0 ? run[first - 1]!.to : s
+    for (let k = first; k < phases.length; k++) {
       const phase = phases[k]!
       const seconds = Math.max(phase.min, floors[k]! - t)
       if (seconds > phase.max) return s + seconds - phase.max
@@ -281,23 +339,31 @@ export class Placement {
       if (at > latest) return at >= NEVER ? NEVER : s + at - latest
       const cook = this.cook
       if (at > t) {
-        // Waiting hands are wasted: rather begin the whole activity later, if it may.
-        if (previous!.hands && (this.probing || s + at - t <= windows.hi[2 * activity.index]!))
-          return s + at - t
-        journal.undo(marks[k - 1]!)
-        const before = run[k - 1]!
-        const longer = at - before.from
-        if (
-          this.slot(activity, previous!, before.from, before.from, longer, before.cook) !==
-          before.from
-        )
-          return s + at - t
-        this.take(activity, previous!, before.from, at, this.cook)
-        before.to = at
-        before.cook = this.cook
-        // Longer hands before may have eaten the pause in which they are washed.
-        if (previous!.hands && this.slot(activity, phase, at, at, seconds, cook) !== at)
-          return s + at - t
+        if (k === first) {
+          if (!this.runOn(activity, previous!, run[k - 1]!, at)) return NEVER
+        } else {
+          // Waiting hands are wasted: rather begin the whole activity later, if it may.
+          if (
+            first === 0 &&
+            previous!.hands &&
+            (this.probing || s + at - t <= windows.hi[2 * activity.index]!)
+          )
+            return s + at - t
+          journal.undo(marks[k - 1]!)
+          const before = run[k - 1]!
+          const longer = at - before.from
+          if (
+            this.slot(activity, previous!, before.from, before.from, longer, before.cook) !==
+            before.from
+          )
+            return s + at - t
+          this.take(activity, previous!, before.from, at, this.cook)
+          before.to = at
+          before.cook = this.cook
+          // Longer hands before may have eaten the pause in which they are washed.
+          if (previous!.hands && this.slot(activity, phase, at, at, seconds, cook) !== at)
+            return s + at - t
+        }
       }
       marks[k] = journal.mark()
       const to = at + Math.max(phase.min, floors[k]! - at)
@@ -306,6 +372,14 @@ export class Placement {
       t = to
     }
     return DONE
+  }
+
+  /** Makes the phase under way last until `at`, with the same cook. */
+  private runOn(activity: MActivity, phase: MPhase, run: PlacedPhase, at: number): boolean {
+    if (this.slot(activity, phase, run.to, run.to, at - run.to, run.cook) !== run.to) return false
+    this.take(activity, phase, run.to, at, run.cook)
+    run.to = at
+    return true
   }
 
   /** Earliest start of a phase in [t, latest], leaving its cook in `cook`; else a later instant. */

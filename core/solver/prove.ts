@@ -22,6 +22,7 @@ export function prove(model: Model): Proof {
   const whyNot = model.choices.map(() => [] as string[])
   model.choices.forEach((choice, k) =>
     choice.options.forEach((option, j) => {
+      if (!option.possible) return
       const reasons = optionConflict(model, k, j)
       if (!reasons) return
       option.possible = false
@@ -93,7 +94,7 @@ function clash(model: Model, choice: number, option: number): string[] | undefin
   if (!at) return conflict(model, list)
   const latest = latestInstants(model, list)
   for (const a of model.activities) {
-    if (!present[a.index]) continue
+    if (!present[a.index] || a.fact) continue
     const reason = absence(model, a, at[2 * a.index]!, latest[2 * a.index]!)
     if (reason) return [reason]
   }

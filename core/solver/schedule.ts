@@ -3,6 +3,7 @@ import { Journal } from './journal'
 import { NEVER, type MActivity, type MMode, type Model } from './model'
 import { OvenTime } from './ovenTime'
 import { Placement } from './placement'
+import { placeFacts } from './placeFacts'
 import { StationTime, type Occupation } from './stationTime'
 import { Windows } from './windows'
 
@@ -66,8 +67,17 @@ export class Schedule {
   constructor(readonly model: Model) {
     const n = model.activities.length
     this.windows = new Windows(model)
-    this.cooks = model.cooks.map((c) => new CookTime(model, c, this.journal))
-    this.stations = model.stations.map((s) => new StationTime(s, this.journal))
+    this.cooks = model.cooks.map(
+      (c, i) => new CookTime(model, c, this.journal, model.facts?.touches[i]),
+    )
+    this.stations = model.stations.map(
+      (s, i) =>
+        new StationTime(
+          s,
+          this.journal,
+          model.facts && { uses: model.facts.uses[i]!, chores: model.facts.chores[i]! },
+        ),
+    )
     this.ovens = model.stations.map((s, i) =>
       s.oven ? new OvenTime(s, model.problem.stations[i]!.oven!, this.journal) : undefined,
     )
@@ -108,7 +118,13 @@ export class Schedule {
         continue
       }
       const culprit = this.placement.culprit
-      if (culprit < 0 || !this.placed[culprit] || rollbacks-- === 0) return false
+      if (
+        culprit < 0 ||
+        this.model.activities[culprit]!.fact ||
+        !this.placed[culprit] ||
+        rollbacks-- === 0
+      )
+        return false
       const later = this.start[culprit]! + Math.max(1, this.placement.lateBy)
       this.urgent[next] = 1
       // Placed at once after what it follows, before anything else takes the time it needs.
@@ -118,7 +134,8 @@ export class Schedule {
     }
   }
 
-  private begin(genes: Genes): boolean {
+  /** An empty schedule but for what has happened; false where that cannot go on. */
+  begin(genes: Genes): boolean {
     const { model, present } = this
     this.journal.undo(0)
     this.stack.length = 0
@@ -140,7 +157,18 @@ export class Schedule {
     this.follows.forEach((list, i) => {
       if (present[i]) for (const j of list) if (present[j]) this.waiting[j]!++
     })
-    return true
+    return !model.facts || placeFacts(this, this.placement)
+  }
+
+  /** Whether `after` is placed after `before` where nothing speaks against it. */
+  leadsTo(before: number, after: number): boolean {
+    return before !== after && this.before[after]![before] === 1
+  }
+
+  /** Marks an activity as placed whose beginning is a fact: it can never be taken back. */
+  settle(i: number): void {
+    this.placed[i] = 1
+    for (const j of this.follows[i]!) if (this.present[j]) this.waiting[j]!--
   }
 
   private resetWindows(): boolean {

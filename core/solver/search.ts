@@ -1,8 +1,10 @@
 import type { Problem } from '../problem'
 import type { Bound } from './bound'
+import { overdue } from './facts'
 import { breachesOf, planBody, type PlanBody } from './emit'
 import { Learner } from './learn/learner'
-import { buildModel, NEVER, type Model } from './model'
+import { buildModel } from './buildModel'
+import { NEVER, type Model } from './model'
 import { compareObjectives, lateness, objectives, valuesOfBody } from './objective'
 import { prove } from './prove'
 import { below, seeded, type Random } from './random'
@@ -78,7 +80,45 @@ export class Search {
     this.rules = priorityRules(this.model)
     this.current = this.emptyGenes()
     this.candidate = this.emptyGenes()
+    this.settleOverdue()
     this.rounds = 40 * this.model.activities.length + 200
+  }
+
+  /** What has gone past its most ends as soon as somebody can see to it: that is then its length. */
+  private settleOverdue(): void {
+    const { model, schedule } = this
+    const { facts, problem } = model
+    if (!facts || this.infeasible) return
+    const late = model.activities.filter(
+      (a) => a.fact && overdue(problem.activities[a.index]!, a.fact, facts.now),
+    )
+    if (!late.length) return
+    this.firstOptions(this.candidate)
+    if (!schedule.begin(this.candidate)) return
+    for (const a of late) {
+      if (!schedule.present[a.index]) continue
+      const k = a.fact!.phases.length - 1
+      const { from, to } = schedule.phases[a.index]![k]!
+      const mode = a.modes[0]!
+      const phase = mode.phases[k]!
+      mode.min += to - from - phase.min
+      phase.min = phase.max = to - from
+      mode.max = Math.min(
+        NEVER,
+        mode.phases.reduce((sum, p) => sum + p.max, 0),
+      )
+      a.min = mode.min
+      a.max = mode.max
+    }
+  }
+
+  private firstOptions(genes: Genes): void {
+    this.model.choices.forEach((c, i) => {
+      genes.option[i] = Math.max(
+        0,
+        c.options.findIndex((o) => o.possible),
+      )
+    })
   }
 
   /** Whether the best plan meets the bound and nothing better has turned up for long. */
@@ -105,7 +145,9 @@ export class Search {
     if (problem.objective[0] !== 'makespan' || !activities.length) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
     const decodes = this.iterations - this.constructions
-    const warm = decodes > WARM_UP || (decodes > 0 && this.schedule.work > WARM_UP_WORK)
+    const stuck = this.model.facts !== undefined && this.currentEnergy === Infinity
+    const warm =
+      decodes > (stuck ? 5 : WARM_UP) || (decodes > 0 && this.schedule.work > WARM_UP_WORK)
     if (!this.learner && !this.nearby && this.expired(BUILD_MS * activities.length ** 2))
       return false
     return warm && this.iterations % 12 !== 0

@@ -43,9 +43,6 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
   const seed = options.seed ?? 1
   const began = clock()
   const search = new Search(problem, seed)
-  // Facts of a session under way are part of the format and not yet of this solver: rather no
-  // plan than one that contradicts what has happened.
-  const refused = problem.progress ? ['planning on from `progress` is not built yet'] : undefined
   const iterations = options.iterations ?? Infinity
   const seconds = options.seconds ?? (options.iterations === undefined ? 5 : Infinity)
   const until = began + seconds * 1000
@@ -63,11 +60,10 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
       bound: search.bound.value,
       seed,
       elapsedMs: options.seconds === undefined && options.iterations ? 0 : clock() - began,
-      reasons: search.infeasible ?? refused ?? [],
+      reasons: search.infeasible ?? [],
     })
 
   const done = () =>
-    refused !== undefined ||
     search.infeasible !== undefined ||
     search.finished ||
     search.iterations >= iterations ||

@@ -1,3 +1,4 @@
+import type { PastUse } from './facts'
 import type { Journal, Timed } from './journal'
 import { NEVER, pairKey, type MStation } from './model'
 
@@ -23,7 +24,12 @@ export class StationTime {
   constructor(
     readonly station: MStation,
     private readonly journal: Journal,
-  ) {}
+    past: { uses: readonly PastUse[]; chores: readonly Chore[] } = { uses: [], chores: [] },
+  ) {
+    for (const { from, to, contents } of past.uses)
+      this.occupations.push({ from, to, contents, amount: 1 })
+    this.chores.push(...past.chores)
+  }
 
   /** Whether `amount` fits from `s` on; sets `until`, or `again`. */
   room(s: number, amount: number, contents: number): boolean {

@@ -1,4 +1,4 @@
-import { NEVER, type Edge, type Model } from './model'
+import { isOver, NEVER, type Edge, type Model } from './model'
 
 /**
  * Earliest and latest instants of every start (node 2i) and end (2i + 1), kept consistent
@@ -53,7 +53,7 @@ export class Windows {
     for (const a of model.activities) {
       lo[2 * a.index] = a.release
       lo[2 * a.index + 1] = Math.max(a.release, a.earliestEnd)
-      const due = hard ? Math.min(a.due, model.deadline) : NEVER
+      const due = hard && !isOver(a) ? Math.min(a.due, model.deadline) : NEVER
       hi[2 * a.index] = hard ? Math.min(a.latestStart, due) : NEVER
       hi[2 * a.index + 1] = due
     }

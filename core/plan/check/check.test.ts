@@ -234,13 +234,13 @@ describe('checkPlan', () => {
       'a station without the tag',
       3,
       () => undefined,
-      (p) => void (p.activities[2]!.modes[0]!.needs[1] = { kind: 'shelf', tags: ['low'] }),
+      (p) => void (p.activities[2]!.modes[0]!.needs![1] = { kind: 'shelf', tags: ['low'] }),
     ],
     [
       'a station over its capacity',
       3,
       () => undefined,
-      (p) => void (p.activities[2]!.modes[0]!.needs[1] = { kind: 'shelf', amount: 3 }),
+      (p) => void (p.activities[2]!.modes[0]!.needs![1] = { kind: 'shelf', amount: 3 }),
     ],
     ['a station taken while away', 3, (p) => void move(p, 'bake', 700), undefined],
     ['a hold that is missing', 3, (p) => void (p.holds = [])],
@@ -327,7 +327,7 @@ describe('checkPlan', () => {
   it('lets the same contents follow each other unwashed, and honours `between`', () => {
     const plan = goodPlan()
     plan.chores = []
-    const same = kitchen((p) => void (p.activities[1]!.modes[0]!.needs[0]!.contents = 'meat'))
+    const same = kitchen((p) => void (p.activities[1]!.modes[0]!.needs![0]!.contents = 'meat'))
     expect(rulesBroken(same, plan)).toEqual([])
     const none = kitchen((p) => void (p.stations[0]!.wash!.between = { meat: { bread: 0 } }))
     expect(rulesBroken(none, plan)).toEqual([])

@@ -1,7 +1,8 @@
 import type { Problem } from '../../problem'
 import type { Plan } from '../schema'
-import { presentActivities, type Breach, type Context, type Placed } from './context'
+import { factsOf, presentActivities, type Breach, type Context, type Placed } from './context'
 import { checkCooks } from './cooks'
+import { checkFacts } from './facts'
 import { checkOvens } from './ovens'
 import { checkRelations } from './relations'
 import { checkStations } from './stations'
@@ -22,6 +23,7 @@ export function checkPlan(problem: Problem, plan: Plan): Breach[] {
     placed: new Map(),
     present: presentActivities(problem, plan),
     holds: new Map(problem.holds.map((h) => [h.id, h])),
+    facts: factsOf(problem),
     report,
   }
   if (plan.status === 'infeasible' || plan.status === 'unknown') {
@@ -29,6 +31,7 @@ export function checkPlan(problem: Problem, plan: Plan): Breach[] {
     return breaches
   }
   place(context)
+  checkFacts(context)
   checkTiming(context)
   checkRelations(context)
   checkStations(context)

@@ -1,4 +1,4 @@
-import type { Activity, Choice, Hold, Mode, Problem, Station } from '../../problem'
+import type { Activity, Choice, Hold, Mode, Problem, Progress, Station } from '../../problem'
 import type { ActivityRun, Plan } from '../schema'
 
 /** One broken rule: which of the eight, whose activity (or station, cook, hold), when, and why. */
@@ -24,7 +24,31 @@ export interface Context {
   placed: Map<string, Placed>
   present: Set<string>
   holds: Map<string, Hold>
+  facts: Facts
   report: (breach: Breach) => void
+}
+
+/** What has happened already, of which no rule is judged; asked by ids. */
+export interface Facts {
+  progress: Progress | undefined
+  begun: (activity: string) => boolean
+  ended: (activity: string) => boolean
+  /** Whether this phase has begun: its beginning, its cook and its station are facts. */
+  phase: (activity: string, k: number) => 'done' | 'running' | undefined
+}
+
+export function factsOf(problem: Problem): Facts {
+  const { progress } = problem
+  const runs = new Map(progress?.activities.map((r) => [r.id, r]))
+  return {
+    progress,
+    begun: (id) => runs.has(id),
+    ended: (id) => runs.get(id)?.end != null,
+    phase: (id, k) => {
+      const phase = runs.get(id)?.phases[k]
+      return phase && (phase.to === null ? 'running' : 'done')
+    },
+  }
 }
 
 /** Whether the activity is there under the options the plan takes. */

@@ -7,6 +7,8 @@ interface Touch {
   to: number
   hands: boolean
   attention: number
+  /** Begun already: between two such no rule is judged. */
+  fact: boolean
   /** Hygiene class, where the touch is a hands phase. */
   hygiene: string | undefined
 }
@@ -23,7 +25,14 @@ export function checkCooks(context: Context): void {
   }
 }
 
-function touchesByCook({ problem, plan, placed, stations, report }: Context): Map<string, Touch[]> {
+function touchesByCook({
+  problem,
+  plan,
+  placed,
+  stations,
+  facts,
+  report,
+}: Context): Map<string, Touch[]> {
   const cooks = new Map(problem.cooks.map((c) => [c.id, c]))
   const byCook = new Map<string, Touch[]>()
   const add = (id: string, touch: Touch, skill: string | undefined) => {
@@ -31,7 +40,7 @@ function touchesByCook({ problem, plan, placed, stations, report }: Context): Ma
     const say = (message: string) =>
       report({ rule: 4, subject: touch.who, from: touch.from, to: touch.to, message })
     if (!cook) return say(`names "${id}", who is no cook`)
-    if (skill !== undefined && cook.skills && !cook.skills.includes(skill))
+    if (!touch.fact && skill !== undefined && cook.skills && !cook.skills.includes(skill))
       say(`needs the skill "${skill}", which "${id}" has not`)
     byCook.set(id, [...(byCook.get(id) ?? []), touch])
   }
@@ -39,8 +48,9 @@ function touchesByCook({ problem, plan, placed, stations, report }: Context): Ma
     run.phases.forEach((phase, k) => {
       const spec = mode.phases[k]
       if (!spec) return
+      const fact = facts.phase(activity.id, k) !== undefined
       const wanted = spec.hands !== undefined || spec.watch !== undefined
-      if (wanted !== (phase.cook !== undefined)) {
+      if (!fact && wanted !== (phase.cook !== undefined)) {
         report({
           rule: 4,
           subject: activity.id,
@@ -59,6 +69,7 @@ function touchesByCook({ problem, plan, placed, stations, report }: Context): Ma
           to: phase.to,
           hands: spec.hands !== undefined,
           attention: spec.hands?.attention ?? spec.watch ?? 0,
+          fact,
           hygiene: spec.hands ? activity.hygiene : undefined,
         },
         spec.hands?.skill,
@@ -73,6 +84,10 @@ function touchesByCook({ problem, plan, placed, stations, report }: Context): Ma
         to: chore.to,
         hands: true,
         attention: 0,
+        fact:
+          facts.progress?.chores.some(
+            (c) => c.station === chore.station && c.cook === chore.cook && c.from === chore.from,
+          ) === true,
         hygiene: undefined,
       },
       stations.get(chore.station)?.wash?.skill,
@@ -83,7 +98,7 @@ function touchesByCook({ problem, plan, placed, stations, report }: Context): Ma
 function checkAvailability(cook: Cook, list: Touch[], { report }: Context): void {
   for (const touch of list)
     for (const [a, b] of absences(cook.unavailable))
-      if (overlap(a, b, touch.from, touch.to))
+      if (!touch.fact && overlap(a, b, touch.from, touch.to))
         report({
           rule: 4,
           subject: touch.who,
@@ -97,7 +112,11 @@ function checkHands(cook: Cook, list: Touch[], { report }: Context): void {
   const hands = list.filter((t) => t.hands).sort((a, b) => a.from - b.from || a.to - b.to)
   let latest = hands[0]
   for (const touch of hands.slice(1)) {
-    if (latest && overlap(latest.from, latest.to, touch.from, touch.to))
+    if (
+      latest &&
+      !(latest.fact && touch.fact) &&
+      overlap(latest.from, latest.to, touch.from, touch.to)
+    )
       report({
         rule: 4,
         subject: touch.who,
@@ -113,6 +132,7 @@ function checkAttention(cook: Cook, list: Touch[], { report }: Context): void {
   for (const touch of list) {
     if (touch.to <= touch.from) continue
     const at = list.filter((t) => t.from <= touch.from && touch.from < t.to)
+    if (at.every((t) => t.fact)) continue
     const sum = at.reduce((total, t) => total + t.attention, 0)
     if (touch.attention > 0 && sum > cook.attention + 1e-9)
       report({
@@ -136,7 +156,7 @@ function checkHygiene(cook: Cook, list: Touch[], { problem, report }: Context): 
   const phases = list.filter((t) => t.hygiene !== undefined)
   for (const first of phases)
     for (const second of phases) {
-      if (first === second || first.to > second.from) continue
+      if (first === second || first.to > second.from || (first.fact && second.fact)) continue
       const seconds = problem.hygiene[first.hygiene!]?.[second.hygiene!] ?? 0
       if (seconds === 0) continue
       const free = longestFree(busy, first.to, second.from)

@@ -9,6 +9,10 @@ export function checkOvens(context: Context): void {
   const { plan, stations, report } = context
   const byOven = new Map<string, HeatRun[]>()
   for (const heat of plan.heats) {
+    if (isFact(context, heat)) {
+      byOven.set(heat.station, [...(byOven.get(heat.station) ?? []), heat])
+      continue
+    }
     const station = stations.get(heat.station)
     const say = (message: string) =>
       report({ rule: 7, subject: heat.station, from: heat.from, to: heat.to, message })
@@ -27,20 +31,27 @@ export function checkOvens(context: Context): void {
   checkHeatPhases(context, byOven)
 }
 
+/** Whether a segment began before now: its beginning and its temperature are as they are. */
+const isFact = ({ facts }: Context, heat: HeatRun) =>
+  facts.progress?.heats.some(
+    (h) => h.station === heat.station && h.from === heat.from && h.celsius === heat.celsius,
+  ) === true
+
 function rampSeconds(oven: NonNullable<Station['oven']>, from: number, to: number): number {
   return to >= from
     ? (to - from) * oven.heatSecondsPerDegree
     : (from - to) * oven.coolSecondsPerDegree
 }
 
-function checkRamps(station: Station, heats: HeatRun[], { report }: Context): void {
+function checkRamps(station: Station, heats: HeatRun[], context: Context): void {
+  const { report } = context
   const oven = station.oven!
   const order = [...heats].sort((a, b) => a.from - b.from || a.to - b.to)
   let at = 0
   let celsius = oven.start
   for (const heat of order) {
     const ramp = rampSeconds(oven, celsius, heat.celsius)
-    if (heat.from - at < ramp - TOLERANCE)
+    if (heat.from - at < ramp - TOLERANCE && !isFact(context, heat))
       report({
         rule: 7,
         subject: station.id,
@@ -53,11 +64,11 @@ function checkRamps(station: Station, heats: HeatRun[], { report }: Context): vo
   }
 }
 
-function checkHeatPhases({ placed, report }: Context, byOven: Map<string, HeatRun[]>): void {
+function checkHeatPhases({ placed, facts, report }: Context, byOven: Map<string, HeatRun[]>): void {
   for (const { activity, mode, run } of placed.values())
     run.phases.forEach((phase, k) => {
       const heat = mode.phases[k]?.heat
-      if (!heat) return
+      if (!heat || facts.phase(activity.id, k) !== undefined) return
       const station = run.stations[heat.need] ?? ''
       const inside = (byOven.get(station) ?? []).some(
         (h) =>

@@ -7,6 +7,8 @@ interface Occupation {
   to: number
   amount: number
   contents: string | undefined
+  /** Begun already: between two such no rule is judged. */
+  fact: boolean
 }
 
 /** Rules 3 and 6: every need and hold served, capacities, absences, and washing in between. */
@@ -18,6 +20,7 @@ export function checkStations(context: Context): void {
     const say = (rule: 3 | 6, message: string) =>
       report({ rule, subject: chore.station, from: chore.from, to: chore.to, message })
     if (!station) say(6, 'is washed but is no station of the problem')
+    else if (chore.from < (context.facts.progress?.now ?? 0)) continue
     else if (absences(station.unavailable).some(([a, b]) => overlap(a, b, chore.from, chore.to)))
       say(3, 'is washed while it is unavailable')
   }
@@ -25,7 +28,7 @@ export function checkStations(context: Context): void {
     const list = occupations.get(station.id) ?? []
     for (const o of list)
       for (const [a, b] of absences(station.unavailable))
-        if (overlap(a, b, o.from, o.to))
+        if (!o.fact && overlap(a, b, o.from, o.to))
           report({
             rule: 3,
             subject: o.who,
@@ -41,17 +44,23 @@ export function checkStations(context: Context): void {
 function occupationsByStation(context: Context): Map<string, Occupation[]> {
   const { problem, plan, placed, report } = context
   const byStation = new Map<string, Occupation[]>()
-  const take = (who: string, need: Need, stationId: string, from: number, to: number) => {
+  const take = (
+    who: string,
+    need: Need,
+    stationId: string,
+    [from, to]: [number, number],
+    fact: boolean,
+  ) => {
     const say = (message: string) => report({ rule: 3, subject: who, from, to, message })
     const station = context.stations.get(stationId)
     if (!station) return say(`names "${stationId}", which is no station`)
-    if (station.kind !== need.kind) say(`needs a ${need.kind}, "${stationId}" is none`)
+    if (!fact && station.kind !== need.kind) say(`needs a ${need.kind}, "${stationId}" is none`)
     const missing = need.tags.filter((t) => !station.tags.includes(t))
-    if (missing.length) say(`needs ${missing.join(', ')}, "${stationId}" is not`)
-    if (need.minSize !== undefined && (station.size ?? -Infinity) < need.minSize)
+    if (!fact && missing.length) say(`needs ${missing.join(', ')}, "${stationId}" is not`)
+    if (!fact && need.minSize !== undefined && (station.size ?? -Infinity) < need.minSize)
       say(`needs size ${need.minSize}, "${stationId}" has ${station.size ?? 'none'}`)
     const list = byStation.get(stationId) ?? []
-    list.push({ who, from, to, amount: need.amount, contents: need.contents })
+    list.push({ who, from, to, amount: need.amount, contents: need.contents, fact })
     byStation.set(stationId, list)
   }
   for (const { activity, mode, run } of placed.values()) {
@@ -65,7 +74,8 @@ function occupationsByStation(context: Context): Map<string, Occupation[]> {
       })
     mode.needs.forEach((need, k) => {
       const station = run.stations[k]
-      if (station !== undefined) take(activity.id, need, station, run.start, run.end)
+      if (station !== undefined)
+        take(activity.id, need, station, [run.start, run.end], context.facts.begun(activity.id))
     })
   }
   const latest = Math.max(0, ...[...placed.values()].map((p) => p.run.end))
@@ -87,9 +97,10 @@ function occupationsByStation(context: Context): Map<string, Occupation[]> {
       continue
     }
     if (run.from !== from.start) say(`begins at ${run.from}, "${hold.from}" at ${from.start}`)
-    if (run.to !== to.end) say(`ends at ${run.to}, should at ${to.end}`)
+    const fact = context.facts.progress?.holds.find((h) => h.id === run.id)
+    if (fact?.to == null && run.to !== to.end) say(`ends at ${run.to}, should at ${to.end}`)
     if (run.to < run.from) say('ends before it begins')
-    take(run.id, hold.need, run.station, run.from, run.to)
+    take(run.id, hold.need, run.station, [run.from, run.to], fact !== undefined)
   }
   for (const hold of problem.holds) {
     const both = placed.has(hold.from) && (hold.to === null || placed.has(hold.to))
@@ -104,6 +115,7 @@ function checkCapacity(station: Station, list: Occupation[], { report }: Context
     if (o.to <= o.from) continue
     // The load can only peak where something begins.
     const at = list.filter((p) => p.from <= o.from && o.from < p.to)
+    if (at.every((p) => p.fact)) continue
     const taken = at.reduce((sum, p) => sum + p.amount, 0)
     if (taken > station.capacity + 1e-9)
       report({
@@ -125,6 +137,7 @@ function checkWashing(station: Station, list: Occupation[], { plan, report }: Co
   for (let i = 1; i < order.length; i++) {
     const before = order[i - 1]!
     const after = order[i]!
+    if (before.fact && after.fact) continue
     const { contents: was } = before
     const { contents: next } = after
     if (was !== undefined && was === next) continue

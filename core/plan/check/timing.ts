@@ -2,7 +2,7 @@ import type { Context } from './context'
 
 /** Rule 1: modes, phase lengths, releases, due times, the deadline, pins; nothing absent appears. */
 export function checkTiming(context: Context): void {
-  const { problem, plan, placed, present, report } = context
+  const { problem, plan, placed, present, facts, report } = context
   for (const choice of problem.choices) {
     const taken = plan.choices[choice.id]
     if (!choice.options.some((o) => o.id === taken))
@@ -22,19 +22,26 @@ export function checkTiming(context: Context): void {
       say(`has ${run.phases.length} phases, its mode ${mode.phases.length}`)
       continue
     }
+    // What is over is as it is, whatever it should have been.
+    if (facts.ended(activity.id)) continue
+    const now = facts.progress?.now ?? 0
     let at = run.start
     run.phases.forEach((phase, k) => {
+      const known = facts.phase(activity.id, k)
       const [least, most] = mode.phases[k]!.seconds
       const lasts = phase.to - phase.from
       if (phase.from !== at) say(`phase ${k + 1} does not begin where the one before ends`)
+      at = phase.to
+      if (known === 'done') return
       if (lasts < least)
         say(`phase ${k + 1} lasts ${lasts} s, least ${least} s`, phase.from, phase.to)
-      if (most !== null && lasts > most)
+      const overdue = known === 'running' && most !== null && now - phase.from > most
+      if (most !== null && lasts > most && !overdue)
         say(`phase ${k + 1} lasts ${lasts} s, most ${most} s`, phase.from, phase.to)
-      at = phase.to
     })
     if (at !== run.end) say('does not end with its last phase')
-    if (activity.release !== undefined && run.start < activity.release)
+    const begun = facts.begun(activity.id)
+    if (!begun && activity.release !== undefined && run.start < activity.release)
       say(`starts before its release at ${activity.release}`)
     if (activity.due !== undefined && run.end > activity.due)
       say(`ends after it is due at ${activity.due}`)
@@ -42,7 +49,11 @@ export function checkTiming(context: Context): void {
       say(`ends after the deadline at ${problem.deadline}`)
   }
   for (const chore of plan.chores)
-    if (problem.deadline !== undefined && chore.to > problem.deadline)
+    if (
+      problem.deadline !== undefined &&
+      chore.to > problem.deadline &&
+      !facts.progress?.chores.some((c) => c.station === chore.station && c.from === chore.from)
+    )
       report({
         rule: 1,
         subject: chore.station,
@@ -53,10 +64,10 @@ export function checkTiming(context: Context): void {
   checkPins(context)
 }
 
-function checkPins({ problem, placed, report }: Context): void {
+function checkPins({ problem, placed, facts, report }: Context): void {
   for (const pin of problem.pins ?? []) {
     const found = placed.get(pin.activity)
-    if (!found) continue
+    if (!found || facts.begun(pin.activity)) continue
     const { run, mode } = found
     const say = (message: string) =>
       report({ rule: 1, subject: pin.activity, from: run.start, to: run.end, message })

@@ -9,6 +9,8 @@ export interface Task {
   amount: number
   /** Least seconds from `s` to `e` where it is taken. */
   least: number
+  /** It has begun, whether there was room or not. */
+  fact?: boolean
 }
 
 /**

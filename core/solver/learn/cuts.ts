@@ -33,6 +33,7 @@ export function handWashCuts(session: SessionModel): Cut[] {
         free = Math.max(free, engine.lo(own[i + 1]!.s) - engine.lo(first.e))
         if (seen.has(first.hygiene)) continue
         seen.add(first.hygiene)
+        if (first.fact && second.fact) continue
         const seconds = cleanSeconds(model, first, second)
         if (free < seconds) cuts.push({ chain: own.slice(i, j + 1), cook: c, seconds })
       }

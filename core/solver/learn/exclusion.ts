@@ -1,6 +1,6 @@
 import { CHORE } from '../cookTime'
 import type { Model } from '../model'
-import { anyOf, NEVER_SO, not } from './codes'
+import { ALWAYS, anyOf, NEVER_SO, not } from './codes'
 import { Cumulative, type Task } from './cumulative'
 import { apart, orderer, type Order } from './order'
 import type { OrderEnd, Place, SessionModel, Touch, Use } from './sessionModel'
@@ -12,7 +12,11 @@ export function addExclusions(session: SessionModel): void {
   const order = orderer(session)
   for (const place of session.places) {
     const station = session.model.stations[place.stations[0]!]!
-    addAbsences(session, order, place, station.away)
+    const { now, chores } = session.model.facts ?? { now: 0, chores: [] }
+    const washing = (chores[station.index] ?? []).flatMap((c): [number, number][] =>
+      c.to > now ? [[now, c.to]] : [],
+    )
+    addAbsences(session, order, place, [...station.away, ...washing])
     if (place.capacity > 1 || place.stations.length > 1) addCumulative(session, place)
     else if (!station.wash) inTurn(session, order, place.uses)
   }
@@ -39,7 +43,7 @@ function addAbsences(
   away: [number, number][],
 ): void {
   for (const [from, to] of away)
-    for (const use of [...place.uses]) {
+    for (const use of place.uses.filter((u) => !u.fact)) {
       const gap = absence(session, from, to)
       apart(session, order, use, gap, [0, 0], [use.code])
     }
@@ -56,10 +60,9 @@ function addCumulative(session: SessionModel, place: Place): void {
 }
 
 function addResource(session: SessionModel, tasks: Task[], capacity: number): void {
-  const cumulative = new Cumulative(
-    tasks.filter((t) => t.code !== NEVER_SO),
-    capacity,
-  )
+  const possible = tasks.filter((t) => t.code !== NEVER_SO)
+  const begun = possible.reduce((sum, t) => sum + (t.fact ? t.amount : 0), 0)
+  const cumulative = new Cumulative(possible, Math.max(capacity, begun))
   session.engine.addPropagator(cumulative, cumulative.sides())
 }
 
@@ -78,9 +81,23 @@ function touches(session: SessionModel): Touch[] {
             until: a.index,
             hygiene: model.activities[a.index]!.hygiene,
             cooks: phase.cooks,
+            fact: isBegun(model, a.index, k),
           })
       }),
     )
+  model.facts?.touches.forEach((list, cook) => {
+    for (const t of list)
+      out.push({
+        s: session.engine.newInt(t.from, t.from),
+        e: session.engine.newInt(t.to, t.to),
+        activity: -1,
+        until: -1,
+        hygiene: t.hygiene,
+        cooks: [{ cook, code: ALWAYS }],
+        fact: true,
+        ...(t.to <= model.facts!.now ? { past: t.to } : {}),
+      })
+  })
   for (const w of session.washes)
     out.push({
       s: w.start,
@@ -93,6 +110,10 @@ function touches(session: SessionModel): Touch[] {
     })
   return out
 }
+
+/** Whether the k-th phase of an activity has begun already. */
+export const isBegun = (model: Model, activity: number, k: number) =>
+  k < (model.activities[activity]!.fact?.phases.length ?? 0)
 
 /** Seconds in which hands are washed between two touches of one cook in this order. */
 export const cleanSeconds = (model: Model, a: Touch, b: Touch) =>
@@ -115,7 +136,7 @@ function addHands(session: SessionModel, order: Order): void {
   model.cooks.forEach((cook, c) => {
     for (const [from, to] of cook.away) {
       const gap = absence(session, from, to)
-      for (const t of [...list, ...watched(session)])
+      for (const t of [...list, ...watched(session)].filter((x) => !x.fact))
         for (const x of t.cooks) if (x.cook === c) apart(session, order, t, gap, [0, 0], [x.code])
     }
   })
@@ -137,6 +158,7 @@ function watched(session: SessionModel): Touch[] {
                     until: a.index,
                     hygiene: CHORE,
                     cooks: phase.cooks,
+                    fact: isBegun(model, a.index, k),
                   },
                 ]
               : [],
@@ -164,6 +186,7 @@ function addAttention(session: SessionModel): void {
             code: who.code,
             amount: spec.attention,
             least: spec.min,
+            fact: isBegun(model, a.index, k),
           })
         }),
       )

@@ -1,4 +1,4 @@
-import type { PlanBody } from '../emit'
+import { choreFacts, factRun, heatFacts, holdFacts, type PlanBody } from '../emit'
 import { Journal } from '../journal'
 import { OvenTime } from '../ovenTime'
 import { ALWAYS } from './codes'
@@ -18,6 +18,8 @@ export function bodyOf(session: SessionModel): PlanBody | undefined {
   }
   const activities = present
     .map((a) => {
+      const over = factRun(model.activities[a.index]!)
+      if (over) return over
       const [mode, m] = modeOf(a)
       const spec = problem.activities[a.index]!
       const index = model.activities[a.index]!.modes[m]!.index
@@ -27,7 +29,9 @@ export function bodyOf(session: SessionModel): PlanBody | undefined {
         start: engine.lo(a.start),
         end: engine.lo(a.end),
         stations: mode.places.map((_, k) => station(`${a.index}.${index}.${k}`)),
-        phases: mode.phases.map((p) => {
+        phases: mode.phases.map((p, k) => {
+          const done = model.activities[a.index]!.fact?.phases[k]
+          if (done?.to != null) return { ...done, to: done.to }
           const cook = p.cooks.find((c) => yes(c.code))
           const run = { from: engine.lo(p.from), to: engine.lo(p.to) }
           return cook ? { ...run, cook: problem.cooks[cook.cook]!.id } : run
@@ -48,33 +52,39 @@ export function bodyOf(session: SessionModel): PlanBody | undefined {
       ]),
     ),
     activities,
-    holds: session.holds.flatMap((h) =>
-      h && yes(h.code)
-        ? [
-            {
-              id: problem.holds[h.index]!.id,
-              station: station(`h${h.index}`),
-              from: engine.lo(h.start),
-              to: h.end === session.forever ? latest : engine.lo(h.end),
-            },
-          ]
-        : [],
-    ),
-    chores: session.washes.flatMap((w) => {
-      const use = w.uses.find((u) => yes(u.use.code))
-      const cook = w.cooks.find((c) => yes(c.code))
-      return use && cook && engine.isTrue(w.code)
-        ? [
-            {
-              kind: 'wash' as const,
-              station: problem.stations[use.station]!.id,
-              cook: problem.cooks[cook.cook]!.id,
-              from: engine.lo(w.start),
-              to: engine.lo(w.end),
-            },
-          ]
-        : []
-    }),
+    holds: [
+      ...holdFacts(model),
+      ...session.holds.flatMap((h) =>
+        h && yes(h.code)
+          ? [
+              {
+                id: problem.holds[h.index]!.id,
+                station: station(`h${h.index}`),
+                from: engine.lo(h.start),
+                to: h.end === session.forever ? latest : engine.lo(h.end),
+              },
+            ]
+          : [],
+      ),
+    ],
+    chores: [
+      ...choreFacts(model),
+      ...session.washes.flatMap((w) => {
+        const use = w.uses.find((u) => yes(u.use.code))
+        const cook = w.cooks.find((c) => yes(c.code))
+        return use && cook && engine.isTrue(w.code)
+          ? [
+              {
+                kind: 'wash' as const,
+                station: problem.stations[use.station]!.id,
+                cook: problem.cooks[cook.cook]!.id,
+                from: engine.lo(w.start),
+                to: engine.lo(w.end),
+              },
+            ]
+          : []
+      }),
+    ],
     heats,
   }
 }
@@ -121,6 +131,7 @@ function heatsOf(
       })
     }
     if (!oven.consistent()) return undefined
+    out.push(...heatFacts(model, s.index))
     for (const h of oven.segments())
       out.push({
         station: problem.stations[s.index]!.id,

@@ -18,14 +18,14 @@ export function heatCuts(session: SessionModel): HeatCut[] {
   const { engine, model } = session
   return model.stations.flatMap((station): HeatCut[] => {
     if (!station.oven) return []
-    const { start, heat, cool } = station.oven
+    const { start, from: free, heat, cool } = station.oven
     const own = session.heats
       .filter((h) => h.station === station.index)
       .filter((h) => h.code === ALWAYS || engine.isTrue(h.code))
       .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
     const origin: Heat = {
-      s: session.zero,
-      e: session.zero,
+      s: session.ovenFrom[station.index]!,
+      e: session.ovenFrom[station.index]!,
       activity: -1,
       until: -1,
       station: station.index,
@@ -39,7 +39,7 @@ export function heatCuts(session: SessionModel): HeatCut[] {
     let high = origin
     let lo = start
     let hi = start
-    let end = 0
+    let end = free
     let group: Heat[] = []
     for (const h of own) {
       const gap = engine.lo(h.s) - end

@@ -15,6 +15,8 @@ export function orderer(session: SessionModel): Order {
   const known = new Map<string, Code>()
   const precedes = precedence(session.model)
   const look = (a: OrderEnd, b: OrderEnd, make: boolean): Code | undefined => {
+    if (a.past !== undefined) return b.past === undefined || a.past <= b.past ? ALWAYS : NEVER_SO
+    if (b.past !== undefined) return NEVER_SO
     if (precedes(a.until, b.activity)) return ALWAYS
     if (precedes(b.until, a.activity)) return NEVER_SO
     const decided = session.decided(a, b)
@@ -72,7 +74,7 @@ export function apart(
   setups: [number, number],
   given: Code[],
 ): void {
-  if (given.includes(NEVER_SO)) return
+  if (given.includes(NEVER_SO) || (a.fact && b.fact)) return
   const codes = [...new Set(given.filter((c) => c !== ALWAYS))]
   if (codes.some((c) => codes.includes(not(c)))) return
   const { engine } = session

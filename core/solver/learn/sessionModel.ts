@@ -41,10 +41,7 @@ export interface Heat extends OrderEnd {
 }
 
 /** Use of a place: by a need of a mode, or by a hold. */
-export interface Use extends Task {
-  /** Activity that it begins with, and that it ends with (-1: never). */
-  activity: number
-  until: number
+export interface Use extends Task, OrderEnd {
   contents: number
   /** Which need or hold it serves, the same on every place that could. */
   need: string
@@ -81,6 +78,8 @@ export interface SessionModel {
   model: Model
   makespan: number
   zero: number
+  /** Per station with an oven, the instant from which it is free to change. */
+  ovenFrom: number[]
   forever: number
   activities: (LActivity | undefined)[]
   options: Code[][]
@@ -109,6 +108,10 @@ export interface OrderEnd {
   until: number
   /** For a wash: the activity that it comes before. */
   near?: number
+  /** It lies behind: at or before now. By this it comes among its like. */
+  past?: number
+  /** It has begun: between two such nothing is asked. */
+  fact?: boolean
 }
 
 /** Latest instant that anything may reach in a plan worth looking for. */
@@ -124,7 +127,7 @@ export function horizonOf(model: Model): number {
   }
   for (const c of model.cooks) for (const [, to] of c.away) sum += to
   for (const a of model.activities) sum += a.release + model.longestClean
-  return Math.min(Math.ceil(sum), 500_000_000)
+  return Math.min(Math.ceil(sum + (model.facts?.now ?? 0)), 500_000_000)
 }
 
 /** Variables, lags, options, modes, cooks and places; who excludes whom is added on top. */
@@ -209,6 +212,7 @@ export function buildSessionModel(model: Model): SessionModel {
           until: a.index,
           contents: need.contents,
           need: `${a.index}.${mode.index}.${n}`,
+          fact: a.fact !== undefined,
         })
         return { place, code: codes[i]! }
       })
@@ -228,7 +232,7 @@ export function buildSessionModel(model: Model): SessionModel {
   const holds = model.holds.map((h): LHold | undefined => {
     const from = activities[h.from]
     const to = h.to < 0 ? undefined : activities[h.to]
-    if (!from || (h.to >= 0 && !to)) return undefined
+    if (!from || (h.to >= 0 && !to) || h.fact?.to != null) return undefined
     const code = allOf(engine, [from.code, to?.code ?? ALWAYS])
     if (code === NEVER_SO) return undefined
     const able = [...new Set(h.need.stations.map((s) => placeOf.get(s)!))]
@@ -250,6 +254,7 @@ export function buildSessionModel(model: Model): SessionModel {
         until: h.to,
         contents: h.need.contents,
         need: `h${h.index}`,
+        fact: h.fact !== undefined,
       }),
     )
     return {
@@ -260,11 +265,15 @@ export function buildSessionModel(model: Model): SessionModel {
       places: able.map((place, i) => ({ place, code: codes[i]! })),
     }
   })
+  addPastUses(engine, model, places, placeOf)
   return {
     engine,
     model,
     makespan,
     zero,
+    ovenFrom: model.stations.map((s) =>
+      s.oven && s.oven.from > 0 ? engine.newInt(s.oven.from, s.oven.from) : zero,
+    ),
     forever,
     activities,
     options,
@@ -277,6 +286,33 @@ export function buildSessionModel(model: Model): SessionModel {
     decided: () => 0,
     orders: [],
   }
+}
+
+/** What stood last on a station that is washed, unless it was washed or is in use since. */
+function addPastUses(
+  engine: Engine,
+  model: Model,
+  places: Place[],
+  placeOf: Map<number, number>,
+): void {
+  model.facts?.uses.forEach((uses, station) => {
+    const last = uses[uses.length - 1]
+    const place = places[placeOf.get(station)!]!
+    if (!last || model.facts!.chores[station]!.length || place.uses.some((u) => u.fact)) return
+    place.uses.push({
+      s: engine.newInt(last.from, last.from),
+      e: engine.newInt(last.to, last.to),
+      code: ALWAYS,
+      amount: 1,
+      least: Math.max(1, last.to - last.from),
+      activity: -1,
+      until: -1,
+      contents: last.contents,
+      need: `past ${station}`,
+      fact: true,
+      past: last.to,
+    })
+  })
 }
 
 /** Unwashed stations for one thing each that serve exactly the same needs are one place. */

@@ -1,5 +1,6 @@
 import { ALWAYS, NEVER_SO } from './codes'
 import { apart, type Order } from './order'
+import { isBegun } from './exclusion'
 import type { SessionModel } from './sessionModel'
 
 /** Heats of one oven that no one temperature and method serves follow each other with a ramp. */
@@ -30,6 +31,7 @@ export function addHeats(session: SessionModel, order: Order): void {
                   hi,
                   method: spec.heat.method,
                   code,
+                  fact: isBegun(model, a.index, k),
                 },
               ]
             }),
@@ -37,12 +39,13 @@ export function addHeats(session: SessionModel, order: Order): void {
         : [],
     )
     session.heats.push(...heats)
-    const { start, heat, cool } = station.oven
+    const { start, from, heat, cool } = station.oven
     const ramp = (lo: number, hi: number, to: { lo: number; hi: number }) =>
       Math.ceil((hi < to.lo ? (to.lo - hi) * heat : lo > to.hi ? (lo - to.hi) * cool : 0) - 1e-6)
     heats.forEach((a, i) => {
-      const first = ramp(start, start, a)
-      if (first > 0) engine.edges.add(session.zero, a.s, first, a.code === ALWAYS ? [] : [a.code])
+      const first = from + ramp(start, start, a)
+      if (first > 0 && !a.fact)
+        engine.edges.add(session.zero, a.s, first, a.code === ALWAYS ? [] : [a.code])
       for (const b of heats.slice(i + 1)) {
         if (a.activity === b.activity) continue
         const apartBy: [number, number] = [ramp(a.lo, a.hi, b), ramp(b.lo, b.hi, a)]

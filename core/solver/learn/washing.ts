@@ -18,6 +18,7 @@ export function addWashing(session: SessionModel, order: Order): void {
     const direct = (a: Use, b: Use) => washSeconds(model, station.index, a, b)
     const leastBetween = shortest(place.uses, direct)
     for (const use of place.uses) {
+      if (use.fact) continue
       const others = place.uses.filter((o) => o !== use && direct(o, use) > 0 && o.s !== use.s)
       if (!others.length) continue
       const seconds = Math.min(...others.map((o) => direct(o, use)))
@@ -64,8 +65,9 @@ function newWash(session: SessionModel, use: Use, able: number[]): LWash {
   const { engine, model } = session
   const horizon = engine.horizonOf(session.makespan)
   const code = engine.newBool()
-  const start = engine.newInt(0, horizon)
-  const end = engine.newInt(0, horizon)
+  const now = model.facts?.now ?? 0
+  const start = engine.newInt(now, horizon)
+  const end = engine.newInt(now, horizon)
   const cooks = [...new Set([...able, ...model.cooks.keys()])]
   const codes = oneOf(engine, cooks.length, code)
   engine.edges.add(end, use.s, 0, [code])

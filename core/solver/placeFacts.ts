@@ -1,0 +1,62 @@
+import { NEVER, type MActivity } from './model'
+import type { Placement } from './placement'
+import type { Schedule } from './schedule'
+
+/**
+ * Puts what has begun into an empty schedule: what is over as it was, what is under way where it
+ * stands, with the rest of it as early as it goes. False where that rest cannot follow.
+ */
+export function placeFacts(schedule: Schedule, placement: Placement): boolean {
+  const { model, windows } = schedule
+  const begun = model.activities.filter((a) => a.fact && schedule.present[a.index])
+  for (const a of begun) {
+    const { fact, index } = a
+    schedule.start[index] = fact!.start
+    schedule.mode[index] = 0
+    if (fact!.end === null) continue
+    schedule.end[index] = fact!.end
+    schedule.phases[index] = []
+    if (!windows.fix(index, fact!.start, fact!.end)) return false
+  }
+  const running = begun.filter((a) => a.fact!.end === null).sort((a, b) => mostOf(a) - mostOf(b))
+  // All hands and heats that are in use at this moment first: nobody else can have them.
+  const uses = running.map((a) => placement.takeUp(a))
+  for (const hold of model.holds) {
+    const { fact, need } = hold
+    const from = model.activities[hold.from]!
+    if (!from.fact || fact?.to != null || (hold.to >= 0 && !schedule.present[hold.to])) continue
+    // Where nobody noted what holds it, because the end of the hold was not decided: what is free.
+    const at = fact?.from ?? from.fact.start
+    const free = need.stations.find((s) =>
+      schedule.stations[s]!.room(at, need.amount, need.contents),
+    )
+    const index = fact?.station ?? free ?? need.stations[0]
+    if (index === undefined) return false
+    schedule.heldBy[hold.index] = index
+    schedule.heldAs[hold.index] = schedule.stations[index]!.occupy(
+      at,
+      NEVER,
+      need.amount,
+      need.contents,
+    )
+  }
+  const left = running.map((activity, k) => ({ activity, use: uses[k]! }))
+  while (left.length) {
+    // What something else under way waits for goes before it.
+    const first = left.findIndex(({ activity }) =>
+      left.every((o) => !schedule.leadsTo(o.activity.index, activity.index)),
+    )
+    const [next] = left.splice(Math.max(0, first), 1)
+    if (!placement.carryOn(next!.activity, next!.use)) return false
+  }
+  for (const a of begun) schedule.settle(a.index)
+  return true
+}
+
+/** When the phase under way reaches its most; what is over it long ago comes first. */
+function mostOf(a: MActivity): number {
+  const k = a.fact!.phases.length - 1
+  const { max, min } = a.modes[0]!.phases[k]!
+  const since = a.fact!.phases[k]!.from
+  return max < NEVER ? since + max : since - min
+}
