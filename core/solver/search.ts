@@ -2,6 +2,7 @@ import type { Problem } from '../problem'
 import type { Bound } from './bound'
 import { overdue } from './facts'
 import { breachesOf, planBody, type PlanBody } from './emit'
+import type { Orders } from './learn/extract'
 import { Learner } from './learn/learner'
 import { buildModel } from './buildModel'
 import { NEVER, type Model } from './model'
@@ -170,6 +171,7 @@ export class Search {
     if (learner.bound > this.bound.value)
       this.bound = { value: learner.bound, kind: 'search', because: [] }
     if (body) return this.takeUp(body)
+    if (learner.rejected) return this.mend(learner)
     if (learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
     return false
   }
@@ -193,7 +195,15 @@ export class Search {
     this.nearby.expired = this.expired
     this.nearby.tell(this.best.body)
     const body = this.nearby.improve(LESSON)
-    return body !== undefined && this.takeUp(body)
+    if (body) return this.takeUp(body)
+    return this.nearby.rejected !== undefined && this.mend(this.nearby)
+  }
+
+  /** A solution that breaks a rule, put together anew in its order, may still be a better plan. */
+  private mend(learner: Learner): boolean {
+    this.follow(learner.rejected!)
+    learner.rejected = undefined
+    return this.decode(true)
   }
 
   private takeUp(body: PlanBody): boolean {
@@ -212,7 +222,7 @@ export class Search {
     return true
   }
 
-  private follow(body: PlanBody): void {
+  private follow(body: Orders): void {
     const { candidate, model } = this
     candidate.urgency = NEVER
     model.choices.forEach((_, c) => {

@@ -139,6 +139,15 @@ export class Engine {
     return this.bound[2 * x]!
   }
 
+  /** The lower bound without any decision. */
+  rootLo(x: number): number {
+    let e = this.latest[2 * x]!
+    if (e < 0) return this.bound[2 * x]!
+    let value = this.bound[2 * x]!
+    for (; e >= 0 && this.tLevel[e]! > 0; e = this.tEarlier[e]!) value = this.tBefore[e]!
+    return value
+  }
+
   hi(x: number): number {
     return -this.bound[2 * x + 1]!
   }
@@ -192,9 +201,22 @@ export class Engine {
     this.push(side, value, -1)
   }
 
-  /** A level without a decision, for what was to be decided and holds already. */
-  openLevel(): void {
+  /** The level of several assumptions, -1 where there is none. */
+  private assumed = -1
+
+  /**
+   * One level on which all the literals are decided; false where they contradict each other or
+   * what is known. A conflict on such a level has no single cause: it is not to be learned from.
+   */
+  assume(literals: readonly (readonly [side: number, value: number])[]): boolean {
     this.levels.push({ trail: this.trailSize, arena: this.arenaSize })
+    if (literals.length > 1) this.assumed = this.level
+    for (const [side, value] of literals) {
+      if (value <= this.bound[side]!) continue
+      if (value + this.bound[side ^ 1]! > 0) return false
+      this.push(side, value, -1)
+    }
+    return true
   }
 
   /** At least one of the codes, added after the sealing; only at level 0. */
@@ -217,6 +239,7 @@ export class Engine {
 
   backtrack(level: number): void {
     if (level >= this.level) return
+    if (level < this.assumed) this.assumed = -1
     const mark = this.levels[level + 1]!
     this.levels.length = level + 1
     while (this.trailSize > mark.trail) {
@@ -257,12 +280,14 @@ export class Engine {
 
   /**
    * Learns from the conflict and goes back to where the learned clause says something new;
-   * false: the conflict holds without any decision.
+   * false: the conflict holds without any decision (then `impossible` is set), or with nothing
+   * but what was assumed.
    */
   learn(): boolean {
     this.conflicts++
     const top = this.conflictLevel()
     if (top === 0) return this.fail()
+    if (top === this.assumed) return false
     this.backtrack(top)
     this.current = 0
     this.touched.length = 0

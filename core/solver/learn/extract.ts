@@ -45,12 +45,7 @@ export function bodyOf(session: SessionModel): PlanBody | undefined {
   if (!heats) return undefined
   return {
     makespan: activities.reduce((most, a) => (aside.has(a.id) ? most : Math.max(most, a.end)), 0),
-    choices: Object.fromEntries(
-      problem.choices.map((c, k) => [
-        c.id,
-        c.options[session.options[k]!.findIndex((code) => yes(code))]!.id,
-      ]),
-    ),
+    choices: choicesOf(session),
     activities,
     holds: [
       ...holdFacts(model),
@@ -87,6 +82,39 @@ export function bodyOf(session: SessionModel): PlanBody | undefined {
     ],
     heats,
   }
+}
+
+/** Which options, modes and starts a solution has. */
+export type Orders = Pick<PlanBody, 'choices'> & {
+  activities: Pick<PlanBody['activities'][number], 'id' | 'mode' | 'start'>[]
+}
+
+/** The same of the solution that stands in the engine, whether it keeps all rules or not. */
+export function ordersOf(session: SessionModel): Orders {
+  const { model, engine } = session
+  const { problem } = model
+  const yes = (code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))
+  return {
+    choices: choicesOf(session),
+    activities: session.activities.flatMap((a) => {
+      if (!a || !yes(a.code)) return []
+      const m = a.modes.findIndex((mode) => yes(mode.code))
+      const spec = problem.activities[a.index]!
+      const { index } = model.activities[a.index]!.modes[m]!
+      return [{ id: spec.id, mode: spec.modes[index]!.id, start: engine.lo(a.start) }]
+    }),
+  }
+}
+
+function choicesOf(session: SessionModel): PlanBody['choices'] {
+  const { engine, model } = session
+  const yes = (code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))
+  return Object.fromEntries(
+    model.problem.choices.map((c, k) => [
+      c.id,
+      c.options[session.options[k]!.findIndex((code) => yes(code))]!.id,
+    ]),
+  )
 }
 
 /** Which station of a place of several alike each use gets: the first that is free. */

@@ -6,12 +6,15 @@ import { addCut, addWashCuts, handWashCuts, shortWashes } from './cuts'
 import { addHeatCut, heatCuts } from './heatCuts'
 import { negated, type Code, type Outcome } from './engine'
 import { addExclusions } from './exclusion'
-import { bodyOf } from './extract'
+import { bodyOf, ordersOf, type Orders } from './extract'
 import { valuesOf } from './hints'
 import { buildSessionModel, type OrderEnd, type SessionModel } from './sessionModel'
 
 /** How much shorter a plan a neighbourhood is asked for, as shares of the best. */
 const STEPS = [0, 0.002, 0.006, 0.015]
+
+/** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
+const EXPLORE = [0, 0.05, 0.2, 0.4]
 
 /** Literals to be held as far as they can be: (side, value). */
 type Held = [number, number][]
@@ -24,6 +27,8 @@ export class Learner {
   readonly session: SessionModel
   /** Proven: no plan is shorter. */
   bound = 0
+  /** What the last solution would have been that broke a rule: its order may still be worth having. */
+  rejected: Orders | undefined
   /** Proven: nothing better than the best plan it was told of. */
   exhausted = false
   /** Whether so many milliseconds from now are past the end of the search. */
@@ -80,15 +85,20 @@ export class Learner {
     if (this.exhausted) return undefined
     this.free = this.paying ? this.free : this.freeActivities()
     const { makespan } = this.session
-    // Now and then a large step is asked for: many small ones cost as much each.
+    // A neighbourhood that pays is asked for twice as much each time: every step costs the same.
     const step = this.paying
       ? this.step
       : Math.max(1, this.best * STEPS[below(this.random, STEPS.length)]!)
-    this.step = step
     const held = this.neighbourhood(this.free)
-    held.unshift([2 * makespan + 1, -Math.floor(this.best - step)])
-    const outcome = this.search(held, conflicts, false)
-    this.paying = outcome === 'solution'
+    const target: Held[number] = [2 * makespan + 1, -Math.floor(this.best - step)]
+    const outcome = this.search(target, held, conflicts)
+    if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.rootLo(makespan))
+    const paid = this.paying
+    this.paying = outcome === 'solution' || (paid && outcome === 'impossible' && step > 2)
+    this.step =
+      outcome === 'solution'
+        ? Math.max(1, Math.min(2 * step, (this.best - this.bound) / 2))
+        : Math.max(1, step / 4)
     if (outcome === 'limit') this.freed = Math.max(0.05, this.freed * 0.93)
     if (outcome === 'impossible') this.freed = Math.min(0.8, this.freed * 1.06)
     return outcome === 'solution' ? this.solution() : undefined
@@ -97,7 +107,18 @@ export class Learner {
   /** Searches everywhere for a better plan; a run that ends proves that there is none. */
   explore(conflicts: number): PlanBody | undefined {
     if (this.exhausted) return undefined
-    return this.search([], conflicts, true) === 'solution' ? this.solution() : undefined
+    const { makespan } = this.session
+    const share = EXPLORE[below(this.random, EXPLORE.length)]!
+    const gap = Math.min(this.best, this.session.engine.horizonOf(makespan)) - this.bound
+    const target: Held[number] | undefined =
+      this.best < Infinity && share > 0
+        ? [2 * makespan + 1, -Math.floor(this.best - 1 - gap * share)]
+        : undefined
+    const outcome = this.search(target, [], conflicts)
+    const better = outcome === 'solution' ? this.solution() : undefined
+    this.session.engine.backtrack(0)
+    if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.lo(makespan))
+    return better
   }
 
   /** Tries to prove that no plan is as short as somewhat above the bound. */
@@ -106,7 +127,7 @@ export class Learner {
     if (this.exhausted) return undefined
     const top = Math.min(this.best - 1, engine.horizonOf(makespan))
     const target = Math.floor(this.bound + (top - this.bound) * share)
-    const outcome = this.search([[2 * makespan + 1, -target]], conflicts, true)
+    const outcome = this.search([2 * makespan + 1, -target], [], conflicts)
     const better = outcome === 'solution' ? this.solution() : undefined
     engine.backtrack(0)
     if (!this.exhausted) this.bound = Math.max(this.bound, engine.lo(makespan))
@@ -134,6 +155,7 @@ export class Learner {
         return body
       }
     }
+    this.rejected = ordersOf(this.session)
     engine.backtrack(0)
     for (const cut of hands) if (!addCut(this.session, cut)) break
     for (const cut of heats) if (engine.impossible || !addHeatCut(this.session, cut)) break
@@ -142,7 +164,11 @@ export class Learner {
     return undefined
   }
 
-  private search(held: Held, conflicts: number, everywhere: boolean): Outcome {
+  /**
+   * Searches for a solution that meets the target and all that is held, for so many conflicts.
+   * Restarts where nothing is held.
+   */
+  private search(target: Held[number] | undefined, held: Held, conflicts: number): Outcome {
     const { engine } = this.session
     engine.backtrack(0)
     engine.tidy()
@@ -152,21 +178,24 @@ export class Learner {
       if ((turn & 31) === 31 && this.expired(0)) return 'limit'
       if (!engine.propagate()) {
         if (!engine.learn()) {
-          this.close()
+          if (engine.impossible) this.close()
           return 'impossible'
         }
         if (engine.conflicts >= limit) return 'limit'
-        if (everywhere && engine.conflicts >= restart) {
+        if (!held.length && engine.conflicts >= restart) {
           engine.backtrack(0)
           restart = engine.conflicts + 60 * luby(++this.restarts)
         }
         continue
       }
-      if (engine.level < held.length) {
-        const [side, value] = held[engine.level]!
-        if (engine.bound[side]! >= value) engine.openLevel()
-        else if (engine.bound[side ^ 1]! >= 1 - value) return 'impossible'
-        else engine.decide(side, value)
+      // First the length that is asked for, alone, so that a refusal of it is learned; then
+      // everything that the neighbourhood holds, at once.
+      if (engine.level === 0) {
+        if (!engine.assume(target === undefined ? [] : [target])) return 'impossible'
+        continue
+      }
+      if (engine.level === 1 && held.length) {
+        if (!engine.assume(held)) return 'impossible'
         continue
       }
       if (!this.decide()) return 'solution'
