@@ -27,11 +27,6 @@ const BUILD_MS = 0.08
 const LESSON = 60
 /** How far above the bound a proof is tried, as a share of the gap. */
 const RAISE = 0.1
-/** Activities above which a session is not learned whole: its pairs would be too many. */
-const LARGE = 160
-/** For how many lessons, and how far apart, a large session keeps the orders of a plan. */
-const NEARBY_LESSONS = 80
-const NEARBY_SECONDS = 2400
 const NO_ORDER =
   'a search through every order of the steps found none that meets all requirements together'
 
@@ -66,8 +61,6 @@ export class Search {
   private sinceBest = 0
   private readonly rounds: number
   private learner: Learner | undefined
-  /** For a large session: one that keeps what lies far apart. */
-  private nearby: Learner | undefined
   /** Steps since learning began. */
   private lessons = 0
 
@@ -149,15 +142,13 @@ export class Search {
     const stuck = this.model.facts !== undefined && this.currentEnergy === Infinity
     const warm =
       decodes > (stuck ? 5 : WARM_UP) || (decodes > 0 && this.schedule.work > WARM_UP_WORK)
-    if (!this.learner && !this.nearby && this.expired(BUILD_MS * activities.length ** 2))
-      return false
+    if (!this.learner && this.expired(BUILD_MS * activities.length ** 2)) return false
     return warm && this.iterations % 12 !== 0
   }
 
   /** One lesson: mostly near the best plan, now and then everywhere, or at the bound. */
   private learn(): boolean {
-    if (this.large) return this.learnNearby()
-    this.learner ??= new Learner(this.model, this.random)
+    this.learner ??= new Learner(this.model, this.random, this.best?.body)
     const { learner } = this
     learner.expired = this.expired
     if (this.best) learner.tell(this.best.body)
@@ -174,29 +165,6 @@ export class Search {
     if (learner.rejected) return this.mend(learner)
     if (learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
     return false
-  }
-
-  private get large(): boolean {
-    return this.model.activities.length > LARGE
-  }
-
-  /**
-   * A lesson on a session too large to be learned whole: what lies far apart in the best plan
-   * keeps its order, for some lessons, until the plan has moved. Proves nothing.
-   */
-  private learnNearby(): boolean {
-    if (!this.best) return this.decode()
-    if (!this.nearby || this.nearby.exhausted || this.lessons % NEARBY_LESSONS === 0)
-      this.nearby = new Learner(this.model, this.random, {
-        body: this.best.body,
-        seconds: NEARBY_SECONDS,
-      })
-    this.lessons++
-    this.nearby.expired = this.expired
-    this.nearby.tell(this.best.body)
-    const body = this.nearby.improve(LESSON)
-    if (body) return this.takeUp(body)
-    return this.nearby.rejected !== undefined && this.mend(this.nearby)
   }
 
   /** A solution that breaks a rule, put together anew in its order, may still be a better plan. */

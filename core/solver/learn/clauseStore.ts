@@ -5,18 +5,22 @@ const HEAD = 2
 /** Learned clauses kept before the first clearing. */
 const KEEP = 4000
 
+const EMPTY = new Int32Array(0)
+
 /** Clauses over bounds, each watched by two of its literals. */
 export class ClauseStore {
   private memory = new Int32Array(65536)
   private used = 0
   /** Per side: (clause, threshold) pairs; the watched literal is false from there on. */
-  private watches: number[][] = []
+  private watches: Int32Array[] = []
+  private watched = new Int32Array(0)
   private learned: number[] = []
   private limit = KEEP
   private age = 0
 
   seal(sides: number): void {
-    this.watches = Array.from({ length: sides }, () => [])
+    this.watches = Array.from({ length: sides }, () => EMPTY)
+    this.watched = new Int32Array(sides)
   }
 
   get wantsClearing(): boolean {
@@ -57,7 +61,7 @@ export class ClauseStore {
       }
     this.used = 0
     this.learned = []
-    for (const list of this.watches) list.length = 0
+    this.watched.fill(0)
     for (const [literals, age] of kept) {
       const clause = this.used
       this.add(literals, age > 0)
@@ -84,8 +88,9 @@ export class ClauseStore {
     const { memory } = this
     const { bound } = engine
     const reached = bound[side]!
+    const size = this.watched[side]!
     let keep = 0
-    for (let i = 0; i < list.length; i += 2) {
+    for (let i = 0; i < size; i += 2) {
       const clause = list[i]!
       const threshold = list[i + 1]!
       if (threshold > reached) {
@@ -111,11 +116,11 @@ export class ClauseStore {
       const end = first + 2 * memory[clause]!
       for (let k = first + 2; k < end; k += 2) engine.because(memory[k]! ^ 1, 1 - memory[k + 1]!)
       if (engine.raise(s0, v0)) continue
-      for (let j = i + 2; j < list.length; j++) list[keep++] = list[j]!
-      list.length = keep
+      for (let j = i + 2; j < size; j++) list[keep++] = list[j]!
+      this.watched[side] = keep
       return false
     }
-    list.length = keep
+    this.watched[side] = keep
     return true
   }
 
@@ -135,7 +140,17 @@ export class ClauseStore {
 
   private watch(clause: number, place: number): void {
     const at = clause + HEAD + 2 * place
-    this.watches[this.memory[at]! ^ 1]!.push(clause, 1 - this.memory[at + 1]!)
+    const side = this.memory[at]! ^ 1
+    const size = this.watched[side]!
+    let list = this.watches[side]!
+    if (size + 2 > list.length) {
+      const larger = new Int32Array(Math.max(8, list.length * 2))
+      larger.set(list)
+      list = this.watches[side] = larger
+    }
+    list[size] = clause
+    list[size + 1] = 1 - this.memory[at + 1]!
+    this.watched[side] = size + 2
   }
 
   private swap(i: number, j: number): void {

@@ -19,12 +19,31 @@ export interface Task {
  * may vary in length; a fixed part runs from the latest start to the earliest end.
  */
 export class Cumulative implements Propagator {
-  private readonly events: { at: number; by: number; task: number }[] = []
+  /** Tasks by the beginnings and by the ends of their fixed parts, as of the last time. */
+  private readonly byFrom: Int32Array
+  private readonly byTo: Int32Array
+  /** Fixed part of each task; none where it ends before it begins. */
+  private readonly from: Int32Array
+  private readonly to: Int32Array
+  /** Stretches of constant height, where something lies fixed. */
+  private readonly pFrom: Int32Array
+  private readonly pTo: Int32Array
+  private readonly pHeight: Float64Array
+  private stretches = 0
 
   constructor(
     private readonly tasks: Task[],
     private readonly capacity: number,
-  ) {}
+  ) {
+    const n = tasks.length
+    this.byFrom = Int32Array.from(tasks, (_, i) => i)
+    this.byTo = this.byFrom.slice()
+    this.from = new Int32Array(n)
+    this.to = new Int32Array(n)
+    this.pFrom = new Int32Array(2 * n)
+    this.pTo = new Int32Array(2 * n)
+    this.pHeight = new Float64Array(2 * n)
+  }
 
   sides(): number[] {
     return this.tasks.flatMap((t) => [
@@ -37,11 +56,11 @@ export class Cumulative implements Propagator {
   }
 
   propagate(engine: Engine): boolean {
-    const profile = this.profile(engine)
+    this.build(engine)
     let highest = 0
-    for (let i = 0; i < profile.length; i++) {
-      const { height, from } = profile[i]!
-      if (height > this.capacity + 1e-9) return this.overload(engine, from)
+    for (let i = 0; i < this.stretches; i++) {
+      const height = this.pHeight[i]!
+      if (height > this.capacity + 1e-9) return this.overload(engine, this.pFrom[i]!)
       if (height > highest) highest = height
     }
     if (highest === 0) return true
@@ -51,33 +70,54 @@ export class Cumulative implements Propagator {
       if (highest + task.amount <= this.capacity + 1e-9) continue
       if (task.code >= 0 && engine.isTrue(negated(task.code))) continue
       if (task.code >= 0 && !engine.isTrue(task.code)) {
-        if (!this.refuteOption(engine, task, profile)) return false
-      } else if (!this.later(engine, task, profile) || !this.earlier(engine, task, profile))
-        return false
+        if (!this.refuteOption(engine, task)) return false
+      } else if (!this.later(engine, task) || !this.earlier(engine, task)) return false
     }
     return true
   }
 
-  /** Stretches of constant height, where something lies fixed. */
-  private profile(engine: Engine): { from: number; to: number; height: number }[] {
-    const { events } = this
-    events.length = 0
-    this.tasks.forEach((t, task) => {
-      if (t.code >= 0 && !engine.isTrue(t.code)) return
-      const from = engine.hi(t.s)
-      const to = engine.lo(t.e)
-      if (from >= to) return
-      events.push({ at: from, by: t.amount, task }, { at: to, by: -t.amount, task })
-    })
-    events.sort((a, b) => a.at - b.at)
-    const out: { from: number; to: number; height: number }[] = []
-    let height = 0
-    for (let i = 0; i < events.length;) {
-      const at = events[i]!.at
-      while (i < events.length && events[i]!.at === at) height += events[i++]!.by
-      if (i < events.length && height > 1e-9) out.push({ from: at, to: events[i]!.at, height })
+  /** The profile of what lies fixed. The orders change little from one time to the next. */
+  private build(engine: Engine): void {
+    const { tasks, from, to, byFrom, byTo } = this
+    for (let k = 0; k < tasks.length; k++) {
+      const t = tasks[k]!
+      const fixed = t.code < 0 || engine.isTrue(t.code)
+      from[k] = fixed ? engine.hi(t.s) : LAST
+      to[k] = fixed ? engine.lo(t.e) : LAST
+      if (from[k]! >= to[k]!) from[k] = to[k] = LAST
     }
-    return out
+    sortBy(byFrom, from)
+    sortBy(byTo, to)
+    let size = 0
+    let height = 0
+    let at = 0
+    let i = 0
+    let j = 0
+    while (j < tasks.length && to[byTo[j]!]! < LAST) {
+      const end = to[byTo[j]!]!
+      const next = i < tasks.length ? Math.min(end, from[byFrom[i]!]!) : end
+      if (height > 1e-9 && next > at) {
+        this.pFrom[size] = at
+        this.pTo[size] = next
+        this.pHeight[size++] = height
+      }
+      at = next
+      while (i < tasks.length && from[byFrom[i]!]! === at) height += tasks[byFrom[i++]!]!.amount
+      while (j < tasks.length && to[byTo[j]!]! === at) height -= tasks[byTo[j++]!]!.amount
+    }
+    this.stretches = size
+  }
+
+  /** The first stretch that ends after an instant. */
+  private firstAfter(at: number): number {
+    let low = 0
+    let high = this.stretches
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if (this.pTo[middle]! > at) high = middle
+      else low = middle + 1
+    }
+    return low
   }
 
   private covers(engine: Engine, t: Task, at: number): boolean {
@@ -103,23 +143,19 @@ export class Cumulative implements Propagator {
     return engine.clash()
   }
 
-  private tooFull(engine: Engine, task: Task, p: { from: number; height: number }): boolean {
-    const own = this.covers(engine, task, p.from) ? task.amount : 0
-    return p.height - own + task.amount > this.capacity + 1e-9
+  private tooFull(engine: Engine, task: Task, p: number): boolean {
+    const own = this.covers(engine, task, this.pFrom[p]!) ? task.amount : 0
+    return this.pHeight[p]! - own + task.amount > this.capacity + 1e-9
   }
 
-  private later(
-    engine: Engine,
-    task: Task,
-    profile: { from: number; to: number; height: number }[],
-  ): boolean {
-    for (const p of profile) {
+  private later(engine: Engine, task: Task): boolean {
+    for (let p = this.firstAfter(engine.lo(task.s)); p < this.stretches; p++) {
       const lo = engine.lo(task.s)
-      if (p.to <= lo) continue
-      if (p.from >= lo + task.least) break
+      if (this.pTo[p]! <= lo) continue
+      if (this.pFrom[p]! >= lo + task.least) break
       if (!this.tooFull(engine, task, p)) continue
       // Inside its own fixed part it cannot be moved: that is an overload, found above.
-      const at = Math.min(p.to, lo + task.least) - 1
+      const at = Math.min(this.pTo[p]!, lo + task.least) - 1
       engine.explain()
       engine.because(2 * task.s, at - task.least + 1)
       engine.becauseTrue(task.code)
@@ -129,18 +165,14 @@ export class Cumulative implements Propagator {
     return true
   }
 
-  private earlier(
-    engine: Engine,
-    task: Task,
-    profile: { from: number; to: number; height: number }[],
-  ): boolean {
-    for (let i = profile.length - 1; i >= 0; i--) {
-      const p = profile[i]!
+  private earlier(engine: Engine, task: Task): boolean {
+    const last = Math.min(this.stretches - 1, this.firstAfter(engine.hi(task.e)))
+    for (let p = last; p >= 0; p--) {
       const hi = engine.hi(task.e)
-      if (p.from >= hi) continue
-      if (p.to <= hi - task.least) break
+      if (this.pFrom[p]! >= hi) continue
+      if (this.pTo[p]! <= hi - task.least) break
       if (!this.tooFull(engine, task, p)) continue
-      const at = Math.max(p.from, hi - task.least)
+      const at = Math.max(this.pFrom[p]!, hi - task.least)
       engine.explain()
       engine.because(2 * task.e + 1, -(at + task.least))
       engine.becauseTrue(task.code)
@@ -151,17 +183,13 @@ export class Cumulative implements Propagator {
   }
 
   /** A task that may be left out is, where its fixed part would not fit. */
-  private refuteOption(
-    engine: Engine,
-    task: Task,
-    profile: { from: number; to: number; height: number }[],
-  ): boolean {
+  private refuteOption(engine: Engine, task: Task): boolean {
     const from = engine.hi(task.s)
     const to = engine.lo(task.e)
     if (from >= to) return true
-    for (const p of profile) {
-      if (p.to <= from || p.from >= to || p.height + task.amount <= this.capacity + 1e-9) continue
-      const at = Math.max(p.from, from)
+    for (let p = this.firstAfter(from); p < this.stretches && this.pFrom[p]! < to; p++) {
+      if (this.pHeight[p]! + task.amount <= this.capacity + 1e-9) continue
+      const at = Math.max(this.pFrom[p]!, from)
       engine.explain()
       engine.because(2 * task.s + 1, -at)
       engine.because(2 * task.e, at + 1)
@@ -170,5 +198,19 @@ export class Cumulative implements Propagator {
       return engine.raise(no, 1 - (no & 1))
     }
     return true
+  }
+}
+
+/** Behind every fixed part. */
+const LAST = 0x7fffffff
+
+/** Insertion sort: quick where little has moved. */
+function sortBy(order: Int32Array, key: Int32Array): void {
+  for (let i = 1; i < order.length; i++) {
+    const x = order[i]!
+    const k = key[x]!
+    let j = i - 1
+    for (; j >= 0 && key[order[j]!]! > k; j--) order[j + 1] = order[j]!
+    order[j + 1] = x
   }
 }

@@ -42,6 +42,25 @@ export function handWashCuts(session: SessionModel): Cut[] {
   return cuts
 }
 
+const apartAnyway = (a: Touch, b: Touch) =>
+  (a.activity >= 0 && a.activity === b.activity) || (a.fact && b.fact)
+
+/** Touches of one cook that the solution has at the same time, their order never asked for. */
+export function together(session: SessionModel): [Touch, Touch][] {
+  const { engine, model, touches } = session
+  const pairs: [Touch, Touch][] = []
+  model.cooks.forEach((_, c) => {
+    const own = touches
+      .filter((t) => t.cooks.some((x) => x.cook === c && holds(engine, x.code)))
+      .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
+    for (const [i, first] of own.entries())
+      for (let j = i + 1; j < own.length && engine.lo(own[j]!.s) < engine.lo(first.e); j++)
+        if (apartAnyway(first, own[j]!)) continue
+        else if (session.turnOf(first, own[j]!) === undefined) pairs.push([first, own[j]!])
+  })
+  return pairs
+}
+
 const holds = (engine: Engine, code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))
 
 /**
@@ -56,7 +75,7 @@ export function addCut(session: SessionModel, cut: Cut): boolean {
   const pauses: [Touch, Touch][] = []
   for (let k = 1; k < cut.chain.length; k++) {
     const [a, b] = [cut.chain[k - 1]!, cut.chain[k]!]
-    const order = a.activity >= 0 && a.activity === b.activity ? ALWAYS : session.orderOf(a, b)
+    const order = a.activity >= 0 && a.activity === b.activity ? ALWAYS : session.lateTurn(a, b)
     if (order === undefined) return false
     codes.push(not(order))
     pauses.push([a, b])
@@ -78,7 +97,7 @@ export function addWashCuts(
 ): void {
   const { engine } = session
   for (const { wash, before, use, seconds } of found) {
-    const order = session.orderOf(before, use)
+    const order = session.turnOf(before, use)
     const long = engine.lateBool()
     if (order === undefined || order === NEVER_SO || long === undefined) continue
     if (!engine.requireLag(wash.start, wash.end, seconds, [long])) return
@@ -86,7 +105,7 @@ export function addWashCuts(
     // Unless something else comes in between, whatever it is.
     for (const between of session.places.find((p) => p.uses.includes(use))!.uses) {
       if (between === use || between === before) continue
-      const [first, second] = [session.orderOf(before, between), session.orderOf(between, use)]
+      const [first, second] = [session.turnOf(before, between), session.turnOf(between, use)]
       if (first === undefined || second === undefined || first === NEVER_SO || second === NEVER_SO)
         continue
       const both = engine.lateBool()

@@ -10,7 +10,7 @@ export class EdgeStore {
   private readonly raw: number[] = []
   /** Six numbers an edge: source, target, weight, and three codes or -1. */
   private data = new Int32Array(0)
-  /** Per source side, (target, weight, first code, edge) in a row: the innermost loop reads these. */
+  /** Per source side, (target, weight, codes, edge) in a row: the innermost loop reads these. */
   private bySource: Int32Array[] = []
   private sourceSize = new Int32Array(0)
   /** Per code, the edges that it switches on. */
@@ -53,12 +53,19 @@ export class EdgeStore {
     const list = this.bySource[side]!
     const size = this.sourceSize[side]!
     const here = bound[side]!
-    for (let i = 0; i < size; i += 4) {
-      // Met already, or switched off: most are, and nothing else of them need be read.
-      if (here + list[i + 1]! <= bound[list[i]!]!) continue
-      const code = list[i + 2]!
-      if (code >= 0 && bound[code ^ 1]! >= (code & 1)) continue
-      if (!this.evaluate(engine, list[i + 3]!)) return false
+    for (let i = 0; i < size; i += ROW) {
+      // Met already, or not switched on and with room left: most are.
+      const target = list[i]!
+      const value = here + list[i + 1]!
+      if (value <= bound[target]!) continue
+      const c0 = list[i + 2]!
+      const open0 = c0 >= 0 && bound[c0]! < 1 - (c0 & 1)
+      if (open0 && (value + bound[target ^ 1]! <= 0 || bound[c0 ^ 1]! >= (c0 & 1))) continue
+      const c1 = list[i + 3]!
+      if (c1 >= 0 && bound[c1]! < 1 - (c1 & 1) && (open0 || bound[c1 ^ 1]! >= (c1 & 1))) continue
+      const c2 = list[i + 4]!
+      if (c2 >= 0 && bound[c2]! < 1 - (c2 & 1) && (open0 || bound[c2 ^ 1]! >= (c2 & 1))) continue
+      if (!this.evaluate(engine, list[i + 5]!)) return false
     }
     const switched = this.byCode[side]!
     for (let i = 0; i < switched.length; i++) if (!this.evaluate(engine, switched[i]!)) return false
@@ -105,19 +112,24 @@ export class EdgeStore {
     const source = this.data[6 * e]!
     const size = this.sourceSize[source]!
     let list = this.bySource[source]!
-    if (size + 4 > list.length) {
-      const larger = new Int32Array(Math.max(16, list.length * 2))
+    if (size + ROW > list.length) {
+      const larger = new Int32Array(Math.max(2 * ROW, list.length * 2))
       larger.set(list)
       list = this.bySource[source] = larger
     }
     list[size] = this.data[6 * e + 1]!
     list[size + 1] = this.data[6 * e + 2]!
     list[size + 2] = this.data[6 * e + 3]!
-    list[size + 3] = e
-    this.sourceSize[source] = size + 4
+    list[size + 3] = this.data[6 * e + 4]!
+    list[size + 4] = this.data[6 * e + 5]!
+    list[size + 5] = e
+    this.sourceSize[source] = size + ROW
     for (let k = 3; k < 6; k++)
       if (this.data[6 * e + k]! >= 0) this.byCode[this.data[6 * e + k]!]!.push(e)
   }
 }
+
+/** Numbers of one lag in the list of its source. */
+const ROW = 6
 
 const EMPTY = new Int32Array(0)

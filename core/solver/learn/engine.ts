@@ -135,6 +135,11 @@ export class Engine {
     return this.bound[2 * x]! === -this.bound[2 * x + 1]!
   }
 
+  /** Whether a variable was made with room for 0 and 1 only. */
+  isBool(x: number): boolean {
+    return this.initial[2 * x] === 0 && this.initial[2 * x + 1] === -1
+  }
+
   lo(x: number): number {
     return this.bound[2 * x]!
   }

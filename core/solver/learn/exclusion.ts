@@ -7,6 +7,9 @@ import type { OrderEnd, Place, SessionModel, Touch, Use } from './sessionModel'
 import { addHeats } from './temperatures'
 import { addWashing } from './washing'
 
+/** How many places apart in a plan two touches have an order of their own from the beginning. */
+const NEAR = 16
+
 /** Adds what excludes what: hands, attention, places, washing, temperatures. */
 export function addExclusions(session: SessionModel): void {
   const order = orderer(session)
@@ -82,6 +85,7 @@ function touches(session: SessionModel): Touch[] {
             hygiene: model.activities[a.index]!.hygiene,
             cooks: phase.cooks,
             fact: isBegun(model, a.index, k),
+            phase: k,
           })
       }),
     )
@@ -119,20 +123,71 @@ export const isBegun = (model: Model, activity: number, k: number) =>
 export const cleanSeconds = (model: Model, a: Touch, b: Touch) =>
   a.hygiene < 0 || b.hygiene < 0 ? 0 : model.hygiene[a.hygiene * model.classes + b.hygiene]!
 
+/**
+ * Whether two touches lie so far apart in the plan to start from that nothing is said of their
+ * order before a solution has them at the same time: see `together`.
+ */
+function distance(session: SessionModel, list: Touch[]): (a: Touch, b: Touch) => boolean {
+  const { plan, model } = session
+  if (!plan || list.length <= 2 * NEAR) return () => false
+  const starts = new Map(plan.activities.map((run) => [model.indexOf.get(run.id)!, run]))
+  const dishes = new Map<string, number[]>()
+  const dishOf = (i: number) => model.problem.activities[i]!.dish ?? model.problem.activities[i]!.id
+  for (const [i, run] of starts)
+    dishes.set(dishOf(i), [...(dishes.get(dishOf(i)) ?? []), run.start])
+  const at = (t: Touch): number => {
+    const i = t.activity >= 0 ? t.activity : (t.near ?? -1)
+    if (i < 0) return 0
+    const run = starts.get(i)
+    const own = t.activity >= 0 ? run?.phases[t.phase ?? 0] : undefined
+    if (own) return own.from
+    if (run) return run.start
+    // What the plan leaves out would be somewhere about the rest of its dish.
+    const others = dishes.get(dishOf(i)) ?? [0]
+    return others.reduce((a, b) => a + b, 0) / others.length
+  }
+  const rank = new Map(
+    list
+      .map((t) => [t, at(t)] as const)
+      .sort((a, b) => a[1] - b[1])
+      .map(([t], k) => [t, k]),
+  )
+  return (a, b) => Math.abs(rank.get(a)! - rank.get(b)!) > NEAR
+}
+
 function addHands(session: SessionModel, order: Order): void {
   const { model } = session
   const list = touches(session)
   session.touches = list
   const clean = (a: Touch, b: Touch) => cleanSeconds(model, a, b)
+  const distant = distance(session, list)
   list.forEach((a, i) => {
     for (const b of list.slice(i + 1)) {
       if (a.activity >= 0 && a.activity === b.activity) continue
+      if (!a.fact && !b.fact && distant(a, b)) continue
       for (const x of a.cooks)
         for (const y of b.cooks)
           if (x.cook === y.cook)
             apart(session, order, a, b, [clean(a, b), clean(b, a)], [x.code, y.code])
     }
   })
+  session.lateTurn = (a, b) => {
+    const known = session.turnOf(a, b)
+    if (known !== undefined) return known
+    const code = order.late(a, b)
+    if (code === undefined) return undefined
+    for (const x of a.cooks)
+      for (const y of b.cooks)
+        if (x.cook === y.cook) {
+          const codes = [...new Set([x.code, y.code].filter((c) => c !== ALWAYS))]
+          if (
+            !session.engine.requireLag(a.e, b.s, clean(a, b), [code, ...codes]) ||
+            !session.engine.requireLag(b.e, a.s, clean(b, a), [not(code), ...codes])
+          )
+            return undefined
+        }
+    return code
+  }
   model.cooks.forEach((cook, c) => {
     for (const [from, to] of cook.away) {
       const gap = absence(session, from, to)

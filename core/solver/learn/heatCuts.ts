@@ -107,7 +107,8 @@ export function addHeatCut(session: SessionModel, cut: HeatCut): boolean {
   for (let k = 1; k < cut.chain.length; k++) {
     const [a, b] = [cut.chain[k - 1]!, cut.chain[k]!]
     if (a.activity >= 0) {
-      const back = a.activity === b.activity ? NEVER_SO : session.orderOf(b, a)
+      const back =
+        a.activity === b.activity ? NEVER_SO : (session.strictOf(b, a) ?? session.turnOf(b, a))
       if (back === undefined) return false
       codes.push(back)
     }

@@ -123,7 +123,7 @@ describe('Learner', () => {
 
   it('keeps far orders of a plan where it is told to, and still gives valid plans', () => {
     const found = sample(4, 12)!
-    const learner = new Learner(found.model, seeded(1), { body: found.body!, seconds: 10 })
+    const learner = new Learner(found.model, seeded(1), found.body)
     learner.tell(found.body!)
     for (let k = 0; k < 20 && !learner.exhausted; k++) {
       const body = learner.improve(40)

@@ -2,19 +2,23 @@ import { breachesOf, type PlanBody } from '../emit'
 import type { Model } from '../model'
 import { below, type Random } from '../random'
 import { ALWAYS } from './codes'
-import { addCut, addWashCuts, handWashCuts, shortWashes } from './cuts'
+import { addCut, addWashCuts, handWashCuts, shortWashes, together } from './cuts'
 import { addHeatCut, heatCuts } from './heatCuts'
 import { negated, type Code, type Outcome } from './engine'
 import { addExclusions } from './exclusion'
 import { bodyOf, ordersOf, type Orders } from './extract'
 import { valuesOf } from './hints'
-import { buildSessionModel, type OrderEnd, type SessionModel } from './sessionModel'
+import { buildSessionModel, type OrderEnd, type SessionModel, type Touch } from './sessionModel'
 
 /** How much shorter a plan a neighbourhood is asked for, as shares of the best. */
 const STEPS = [0, 0.002, 0.006, 0.015]
 
 /** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
 const EXPLORE = [0, 0.05, 0.2, 0.4]
+
+/** How often a solution that breaks a rule is mended, and conflicts for each time. */
+const MENDS = 6
+const MEND = 12
 
 /** Literals to be held as far as they can be: (side, value). */
 type Held = [number, number][]
@@ -36,6 +40,8 @@ export class Learner {
   /** The best makespan known, and the values that its plan gives to all variables. */
   private best = Infinity
   private values: Int32Array
+  /** The same of a solution that broke a rule. */
+  private mended = new Int32Array(0)
   private readonly perActivity: Code[][]
   private readonly washCodes: Code[][]
   private freed = 0.25
@@ -48,14 +54,13 @@ export class Learner {
   constructor(
     private readonly model: Model,
     private readonly random: Random,
-    /** Keeps the order of whatever lies further apart in this plan; then nothing is proven. */
-    near?: { body: PlanBody; seconds: number },
+    /** The best plan so far: what lies close together in it has an order from the beginning. */
+    plan?: PlanBody,
   ) {
-    this.session = buildSessionModel(model)
-    if (near) this.session.decided = decidedBy(model, near.body, near.seconds)
+    this.session = buildSessionModel(model, plan)
     addExclusions(this.session)
     const { engine } = this.session
-    engine.reserve(4000)
+    engine.reserve(8000)
     if (!engine.seal()) this.exhausted = true
     this.values = new Int32Array(engine.size / 2).fill(-1)
     this.bound = engine.lo(this.session.makespan)
@@ -77,6 +82,7 @@ export class Learner {
     const { engine, makespan } = this.session
     engine.backtrack(0)
     this.values = valuesOf(this.session, body)
+    if (this.orderNeighbours()) this.values = valuesOf(this.session, body)
     if (!this.exhausted && !engine.require(2 * makespan + 1, -(body.makespan - 1))) this.close()
   }
 
@@ -144,11 +150,32 @@ export class Learner {
    * a rule that the constraints so far leave out, they are told of it.
    */
   private solution(): PlanBody | undefined {
+    const { values } = this
+    for (let round = 0; ; round++) {
+      const body = this.standing()
+      if (body) return body
+      if (round === MENDS || this.exhausted || this.best === Infinity) break
+      // The same order with what was missing is mostly a little longer and still good.
+      this.values = this.mended
+      this.orderNeighbours()
+      const held = this.exhausted ? [] : this.neighbourhood(new Set())
+      const target: Held[number] = [2 * this.session.makespan + 1, -(this.best - 1)]
+      const outcome = this.exhausted ? 'impossible' : this.search(target, held, MEND)
+      this.values = values
+      if (outcome !== 'solution') break
+    }
+    this.values = values
+    return undefined
+  }
+
+  /** The solution in the engine as a plan; where it breaks a rule, that rule is said from now on. */
+  private standing(): PlanBody | undefined {
     const { engine } = this.session
     const hands = handWashCuts(this.session).slice(0, 12)
     const washes = shortWashes(this.session)
     const heats = heatCuts(this.session)
-    if (!hands.length && !washes.length && !heats.length) {
+    const overlaps = together(this.session)
+    if (!overlaps.length && !hands.length && !washes.length && !heats.length) {
       const body = bodyOf(this.session)
       if (body && breachesOf(this.model, body) === 0) {
         this.tell(body)
@@ -156,8 +183,12 @@ export class Learner {
       }
     }
     this.rejected = ordersOf(this.session)
+    this.mended = this.values.map((_, x) =>
+      engine.isFixed(x) ? engine.lo(x) : engine.isBool(x) ? -1 : engine.lo(x),
+    )
     engine.backtrack(0)
-    for (const cut of hands) if (!addCut(this.session, cut)) break
+    for (const [a, b] of overlaps) if (!engine.impossible) this.session.lateTurn(a, b)
+    for (const cut of hands) if (engine.impossible || !addCut(this.session, cut)) break
     for (const cut of heats) if (engine.impossible || !addHeatCut(this.session, cut)) break
     if (!engine.impossible) addWashCuts(this.session, washes)
     if (engine.impossible) this.close()
@@ -301,15 +332,36 @@ export class Learner {
       const order = list
         .filter((t) => !free.has(t.activity) && !free.has(t.until) && values[t.s]! >= 0)
         .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
-      for (let i = 1; i < order.length; i++) hold(session.orderOf(order[i - 1]!, order[i]!))
+      for (let i = 1; i < order.length; i++) hold(session.turnOf(order[i - 1]!, order[i]!))
     }
-    const taken = (code: Code) =>
-      code === ALWAYS || (code >= 0 && values[code >> 1] === 1 - (code & 1))
-    for (let c = 0; c < this.model.cooks.length; c++)
-      holdOrder(session.touches.filter((t) => t.cooks.some((x) => x.cook === c && taken(x.code))))
+    for (let c = 0; c < this.model.cooks.length; c++) holdOrder(this.touchesOf(c))
     for (const place of session.places)
-      if (place.stations.length === 1) holdOrder(place.uses.filter((u) => taken(u.code)))
+      if (place.stations.length === 1) holdOrder(place.uses.filter((u) => this.taken(u.code)))
     return held
+  }
+
+  /** Gives the neighbours in each cook's work an order; whether one had none yet. */
+  private orderNeighbours(): boolean {
+    const { session, values } = this
+    const before = session.orders.length
+    for (let c = 0; c < this.model.cooks.length; c++) {
+      const list = this.touchesOf(c)
+        .filter((t) => !t.fact)
+        .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
+      for (let i = 1; i < list.length; i++) session.lateTurn(list[i - 1]!, list[i]!)
+    }
+    return session.orders.length > before
+  }
+
+  /** What a cook has in hand in the best plan. */
+  private touchesOf(cook: number): Touch[] {
+    return this.session.touches.filter(
+      (t) => this.values[t.s]! >= 0 && t.cooks.some((x) => x.cook === cook && this.taken(x.code)),
+    )
+  }
+
+  private taken(code: Code): boolean {
+    return code === ALWAYS || (code >= 0 && this.values[code >> 1] === 1 - (code & 1))
   }
 
   private freeActivities(): Set<number> {
@@ -339,25 +391,6 @@ export class Learner {
       while (free.size < wanted) free.add(below(random, n))
     }
     return free
-  }
-}
-
-/** The order in a plan of what lies more than so many seconds apart. */
-function decidedBy(model: Model, body: PlanBody, seconds: number): SessionModel['decided'] {
-  const start = new Float64Array(model.activities.length).fill(NaN)
-  const end = new Float64Array(model.activities.length).fill(NaN)
-  for (const run of body.activities) {
-    start[model.indexOf.get(run.id)!] = run.start
-    end[model.indexOf.get(run.id)!] = run.end
-  }
-  const begin = (t: OrderEnd) => start[t.near ?? t.activity] ?? NaN
-  const finish = (t: OrderEnd) => (t.near === undefined ? end[t.until] : start[t.near]) ?? NaN
-  return (a, b) => {
-    const ahead = begin(b) - finish(a)
-    if (ahead >= seconds) return ahead >= 2 * seconds ? 2 : 1
-    const behind = begin(a) - finish(b)
-    if (behind >= seconds) return behind >= 2 * seconds ? -2 : -1
-    return 0
   }
 }
 

@@ -1,38 +1,59 @@
 import { earliest, requirements } from '../lags'
 import { NEVER, type Model } from '../model'
-import { ALWAYS, anyOf, NEVER_SO, not } from './codes'
+import { ALWAYS, NEVER_SO, not } from './codes'
 import type { Code } from './engine'
 import type { OrderEnd, SessionModel } from './sessionModel'
 
-export type Order = (a: OrderEnd, b: OrderEnd) => Code
+export interface Order {
+  /**
+   * A code that has the first end before the second begins wherever both take place: of two
+   * that exclude each other (see `apart`) one comes first, so that its negation says the reverse.
+   */
+  turn: (a: OrderEnd, b: OrderEnd) => Code
+  /** The same after the sealing, while booleans are left. */
+  late: (a: OrderEnd, b: OrderEnd) => Code | undefined
+  /** A code that, where true, has the first end before the second begins, whatever else holds. */
+  strict: (a: OrderEnd, b: OrderEnd) => Code
+}
 
-/**
- * For each ordered pair a boolean that, where true, has the first end before the second
- * begins; or what the lags say anyway.
- */
+/** For each pair of stretches what orders them: a boolean, or what the lags say anyway. */
 export function orderer(session: SessionModel): Order {
   const { engine } = session
-  const known = new Map<string, Code>()
+  const turns = new Map<string, Code>()
+  const strict = new Map<string, Code>()
   const precedes = precedence(session.model)
-  const look = (a: OrderEnd, b: OrderEnd, make: boolean): Code | undefined => {
+  const given = (a: OrderEnd, b: OrderEnd): Code | undefined => {
     if (a.past !== undefined) return b.past === undefined || a.past <= b.past ? ALWAYS : NEVER_SO
     if (b.past !== undefined) return NEVER_SO
     if (precedes(a.until, b.activity)) return ALWAYS
-    if (precedes(b.until, a.activity)) return NEVER_SO
-    const decided = session.decided(a, b)
-    if (decided !== 0) return decided > 0 ? ALWAYS : NEVER_SO
-    const key = `${a.s} ${a.e} ${b.s} ${b.e}`
-    let code = known.get(key)
-    if (code === undefined && make) {
-      code = engine.newBool()
-      known.set(key, code)
-      session.orders.push({ code, first: a, second: b })
-      engine.edges.add(a.e, b.s, 0, [code])
-    }
+    return precedes(b.until, a.activity) ? NEVER_SO : undefined
+  }
+  const keyOf = (a: OrderEnd, b: OrderEnd) => `${a.s} ${a.e} ${b.s} ${b.e}`
+  session.turnOf = (a, b) => given(a, b) ?? turns.get(keyOf(a, b))
+  session.strictOf = (a, b) => given(a, b) ?? strict.get(keyOf(a, b))
+  const turn = (a: OrderEnd, b: OrderEnd, make: () => Code | undefined): Code | undefined => {
+    const known = session.turnOf(a, b)
+    if (known !== undefined) return known
+    const code = make()
+    if (code === undefined) return undefined
+    turns.set(keyOf(a, b), code)
+    turns.set(keyOf(b, a), not(code))
+    session.orders.push({ code, first: a, second: b })
     return code
   }
-  session.orderOf = (a, b) => look(a, b, false)
-  return (a, b) => look(a, b, true)!
+  return {
+    turn: (a, b) => turn(a, b, () => engine.newBool())!,
+    late: (a, b) => turn(a, b, () => engine.lateBool()),
+    strict: (a, b) => {
+      const known = session.strictOf(a, b)
+      if (known !== undefined) return known
+      const code = engine.newBool()
+      strict.set(keyOf(a, b), code)
+      session.orders.push({ code, first: a, second: b })
+      engine.edges.add(a.e, b.s, 0, [code])
+      return code
+    },
+  }
 }
 
 /** Pairs of activities outside choices of which one always ends before the other begins. */
@@ -78,13 +99,11 @@ export function apart(
   const codes = [...new Set(given.filter((c) => c !== ALWAYS))]
   if (codes.some((c) => codes.includes(not(c)))) return
   const { engine } = session
-  const decided = session.decided(a, b)
-  if (Math.abs(decided) > 1) return
-  if (decided > 0) return engine.edges.add(a.e, b.s, setups[0], codes)
-  if (decided < 0) return engine.edges.add(b.e, a.s, setups[1], codes)
-  const [first, second] = [order(a, b), order(b, a)]
-  anyOf(engine, [...codes.map(not), first, second])
-  const when = (code: Code) => (code === ALWAYS ? codes : [code, ...codes])
-  if (setups[0] > 0 && first !== NEVER_SO) engine.edges.add(a.e, b.s, setups[0], when(first))
-  if (setups[1] > 0 && second !== NEVER_SO) engine.edges.add(b.e, a.s, setups[1], when(second))
+  const first = order.turn(a, b)
+  const say = (code: Code, from: number, to: number, setup: number) => {
+    if (code === NEVER_SO || (code === ALWAYS && setup === 0)) return
+    engine.edges.add(from, to, setup, code === ALWAYS ? codes : [code, ...codes])
+  }
+  say(first, a.e, b.s, setups[0])
+  say(not(first), b.e, a.s, setups[1])
 }

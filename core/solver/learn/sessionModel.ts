@@ -2,6 +2,7 @@ import { NEVER, type MActivity, type MMode, type Model } from '../model'
 import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf, someOf } from './codes'
 import type { Task } from './cumulative'
 import { Engine, type Code } from './engine'
+import type { PlanBody } from '../emit'
 
 /** A phase of one mode: from one boundary variable to the next, and who may do it. */
 export interface LPhase {
@@ -28,6 +29,8 @@ export interface LActivity {
 /** A stretch of hands work and who may do it. */
 export interface Touch extends OrderEnd {
   hygiene: number
+  /** Which phase of its activity it is. */
+  phase?: number
   cooks: { cook: number; code: Code }[]
 }
 
@@ -89,13 +92,13 @@ export interface SessionModel {
   /** All hands work, washes included. */
   touches: Touch[]
   heats: Heat[]
-  /** The order of two stretches where it is known or a boolean, and undefined otherwise. */
-  orderOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
-  /**
-   * Orders taken over from a plan: 1 the first before the second, -1 the other way, 0 open; 2
-   * and -2 where they lie so far apart that what is between them keeps them so.
-   */
-  decided: (a: OrderEnd, b: OrderEnd) => number
+  /** What `Order` gives of two stretches, and undefined where that is neither known nor a boolean. */
+  turnOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
+  strictOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
+  /** The turn of two touches, made where there was none yet; only at level 0. */
+  lateTurn: (a: Touch, b: Touch) => Code | undefined
+  /** The plan known at the beginning. */
+  plan: PlanBody | undefined
   /** Order booleans with what they order, for neighbourhoods and hints. */
   orders: { code: Code; first: OrderEnd; second: OrderEnd }[]
 }
@@ -131,7 +134,7 @@ export function horizonOf(model: Model): number {
 }
 
 /** Variables, lags, options, modes, cooks and places; who excludes whom is added on top. */
-export function buildSessionModel(model: Model): SessionModel {
+export function buildSessionModel(model: Model, plan?: PlanBody): SessionModel {
   const engine = new Engine()
   const horizon = horizonOf(model)
   const makespan = engine.newInt(0, horizon)
@@ -282,8 +285,10 @@ export function buildSessionModel(model: Model): SessionModel {
     washes: [],
     touches: [],
     heats: [],
-    orderOf: () => undefined,
-    decided: () => 0,
+    turnOf: () => undefined,
+    strictOf: () => undefined,
+    lateTurn: () => undefined,
+    plan,
     orders: [],
   }
 }

@@ -57,7 +57,7 @@ export function addHeats(session: SessionModel, order: Order): void {
             [a, b],
             [b, a],
           ] as const)
-            order(x, y)
+            order.strict(x, y)
       }
     })
   }

@@ -1,5 +1,6 @@
 import { pairKey, type Model } from '../model'
-import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
+import type { Code } from './engine'
+import { ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
 import { apart, type Order } from './order'
 import type { LWash, SessionModel, Use } from './sessionModel'
 
@@ -28,15 +29,17 @@ export function addWashing(session: SessionModel, order: Order): void {
       engine.edges.add(washed.start, washed.end, seconds, use.code === ALWAYS ? [] : [use.code])
       for (const c of washed.cooks)
         if (!wash.cooks.includes(c.cook)) anyOf(engine, [not(use.code), not(c.code)])
+      const alike = place.uses.filter(
+        (k) =>
+          k !== use && direct(k, use) === 0 && k.s !== use.s && order.turn(k, use) !== NEVER_SO,
+      )
+      const after = alike.map((k) => justAfter(session, order, place.uses, k, use, direct))
       for (const other of others) {
-        const first = order(other, use)
+        const first = order.turn(other, use)
         if (first === NEVER_SO) continue
         const given = [first, other.code, use.code]
         engine.edges.add(other.e, washed.start, 0, [...new Set(given.filter((c) => c !== ALWAYS))])
-        const between = place.uses
-          .filter((k) => k !== use && k !== other && direct(k, use) === 0 && k.s !== use.s)
-          .map((k) => allOf(engine, [order(other, k), order(k, use), k.code]))
-        anyOf(engine, [...given.map(not), washed.code, ...between])
+        anyOf(engine, [...given.map(not), washed.code, ...after])
       }
     }
     place.uses.forEach((a, i) => {
@@ -48,6 +51,28 @@ export function addWashing(session: SessionModel, order: Order): void {
     })
   }
   session.washes.push(...washes.values())
+}
+
+/**
+ * A boolean that may be true only where `before` stands on the station before `use` and nothing
+ * that would have to be washed away stands there between them.
+ */
+function justAfter(
+  session: SessionModel,
+  order: Order,
+  uses: Use[],
+  before: Use,
+  use: Use,
+  direct: (a: Use, b: Use) => number,
+): Code {
+  const { engine } = session
+  const code = engine.newBool()
+  anyOf(engine, [not(code), before.code])
+  anyOf(engine, [not(code), order.turn(before, use)])
+  for (const other of uses)
+    if (other.s !== before.s && other.s !== use.s && direct(other, use) > 0)
+      anyOf(engine, [not(code), not(other.code), order.turn(other, before), order.turn(use, other)])
+  return code
 }
 
 /** Seconds of washing on a station between two uses that follow each other. */
