@@ -17,6 +17,8 @@ const AWAY = -2
 export class CookTime {
   readonly blocks: Block[]
   private readonly loads: Load[] = []
+  /** Seconds that the longest of them took so far. */
+  private longest = 0
   private readonly back: number[]
   private readonly backSeen: number[]
 
@@ -61,7 +63,9 @@ export class CookTime {
 
   take(from: number, to: number, attention: number, hands: boolean, hygiene: number): void {
     if (hands) this.journal.insert(this.blocks, { from, to, hygiene })
-    if (attention > 0) this.journal.insert(this.loads, { from, to, load: attention })
+    if (attention === 0) return
+    this.longest = Math.max(this.longest, to - from)
+    this.journal.insert(this.loads, { from, to, load: attention })
   }
 
   private afterBlocks(t: number, seconds: number): number {
@@ -98,13 +102,15 @@ export class CookTime {
     for (;;) {
       if (this.loadWithin(t, t + seconds) <= room) return t
       let next = -1
-      for (let i = -1; i < loads.length && next < 0; i++) {
-        const at = i < 0 ? t : loads[i]!.from
-        if (i >= 0 && (at <= t || loads[i]!.to <= t)) continue
+      const first = this.firstReaching(t)
+      for (let i = first - 1; i < loads.length && next < 0; i++) {
+        const at = i < first ? t : loads[i]!.from
+        if (i >= first && (at <= t || loads[i]!.to <= t)) continue
         if (at >= t + seconds) break
         let sum = 0
         let soonest = NEVER
-        for (const other of loads) {
+        for (let j = first; j < loads.length; j++) {
+          const other = loads[j]!
           if (other.from > at) break
           if (other.to <= at) continue
           sum += other.load
@@ -117,11 +123,23 @@ export class CookTime {
     }
   }
 
+  /** The first load that may reach past an instant. */
+  private firstReaching(t: number): number {
+    let low = 0
+    let high = this.loads.length
+    while (low < high) {
+      const mid = (low + high) >> 1
+      if (this.loads[mid]!.from > t - this.longest) high = mid
+      else low = mid + 1
+    }
+    return low
+  }
+
   /** All that overlaps [from, to), summed: an upper limit of the load at any instant of it. */
   private loadWithin(from: number, to: number): number {
     const { loads } = this
     let sum = 0
-    for (let i = 0; i < loads.length; i++) {
+    for (let i = this.firstReaching(from); i < loads.length; i++) {
       const o = loads[i]!
       if (o.from >= to) break
       if (o.to > from) sum += o.load

@@ -15,6 +15,11 @@ export interface Genes {
   mode: Int32Array
   /** Option taken of each choice. */
   option: Int32Array
+  /**
+   * Not before this: where an earlier schedule of much the same genes had to put what would
+   * otherwise have come too early for something that must follow it soon.
+   */
+  delay: Int32Array
   /** A waiting activity whose window is at most this wide, in seconds, goes before all others. */
   urgency: number
 }
@@ -54,7 +59,8 @@ export class Schedule {
   private readonly waiting: Int32Array
   private readonly blocked: Uint8Array
   private readonly urgent: Uint8Array
-  private readonly minStart: Int32Array
+  /** Not before this; moved on wherever something could not follow in time. */
+  readonly minStart: Int32Array
   private readonly placed: Uint8Array
   /** For each activity itself and all that must be placed before it. */
   private readonly before: Uint8Array[]
@@ -150,7 +156,7 @@ export class Schedule {
     this.focus = -1
     this.blocked.fill(0)
     this.urgent.fill(0)
-    this.minStart.fill(0)
+    this.minStart.set(genes.delay)
     this.heldBy.fill(-1)
     if (!this.resetWindows()) return false
     this.waiting.fill(0)

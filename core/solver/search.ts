@@ -27,6 +27,10 @@ const BUILD_MS = 0.08
 const LESSON = 60
 /** How far above the bound a proof is tried, as a share of the gap. */
 const RAISE = 0.1
+/** Decodes without a better plan after which learning is worth more of the time. */
+const IDLE = 400
+/** How likely it is that a delay is not taken over by the next schedule. */
+const FORGET = 0.3
 const NO_ORDER =
   'a search through every order of the steps found none that meets all requirements together'
 
@@ -59,6 +63,8 @@ export class Search {
   private currentEnergy = Infinity
   private heat = 0
   private sinceBest = 0
+  /** Decodes since one found a better plan by itself. */
+  private idle = 0
   private readonly rounds: number
   private learner: Learner | undefined
   /** Steps since learning began. */
@@ -130,7 +136,9 @@ export class Search {
     this.iterations++
     this.sinceBest++
     if (this.learns) return this.learn()
-    return this.decode()
+    const better = this.decode()
+    this.idle = better ? 0 : this.idle + 1
+    return better
   }
 
   /** Whether this step learns: once there has been time for plain construction. */
@@ -143,7 +151,8 @@ export class Search {
     const warm =
       decodes > (stuck ? 5 : WARM_UP) || (decodes > 0 && this.schedule.work > WARM_UP_WORK)
     if (!this.learner && this.expired(BUILD_MS * activities.length ** 2)) return false
-    return warm && this.iterations % 12 !== 0
+    // Both in turn while both pay: a lesson takes about as long as so many decodes.
+    return warm && this.iterations % (this.idle > IDLE ? 2 : 8) === 0
   }
 
   /** One lesson: mostly near the best plan, now and then everywhere, or at the bound. */
@@ -152,18 +161,21 @@ export class Search {
     const { learner } = this
     learner.expired = this.expired
     if (this.best) learner.tell(this.best.body)
-    const turn = this.best ? this.lessons++ % 10 : 8
+    const { partial } = learner.session
+    const turn = !this.best ? 8 : partial ? 0 : this.lessons++ % 10
     const body =
       turn === 9
         ? learner.raiseBound(LESSON, RAISE)
         : turn === 8
           ? learner.explore(LESSON)
           : learner.improve(LESSON)
-    if (learner.bound > this.bound.value)
+    // What it rules out may then only be ruled out near the plan that it began with.
+    if (partial && learner.exhausted) this.learner = undefined
+    if (!partial && learner.bound > this.bound.value)
       this.bound = { value: learner.bound, kind: 'search', because: [] }
     if (body) return this.takeUp(body)
     if (learner.rejected) return this.mend(learner)
-    if (learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
+    if (!partial && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
     return false
   }
 
@@ -193,6 +205,7 @@ export class Search {
   private follow(body: Orders): void {
     const { candidate, model } = this
     candidate.urgency = NEVER
+    candidate.delay.fill(0)
     model.choices.forEach((_, c) => {
       const choice = model.problem.choices[c]!
       candidate.option[c] = choice.options.findIndex((o) => o.id === body.choices[choice.id])
@@ -231,6 +244,7 @@ export class Search {
       priority: new Float64Array(this.model.activities.length),
       mode: new Int32Array(this.model.activities.length).fill(-1),
       option: new Int32Array(this.model.choices.length),
+      delay: new Int32Array(this.model.activities.length),
       urgency: NEVER,
     }
   }
@@ -241,6 +255,7 @@ export class Search {
     const rule = this.rules[k % this.rules.length]!
     candidate.priority.set(rule(random))
     candidate.mode.fill(-1)
+    candidate.delay.fill(0)
     candidate.urgency = [NEVER, 1200, 300, 0][Math.floor(k / this.rules.length) % 4]!
     this.model.choices.forEach((c, i) => {
       const possible = c.options.flatMap((o, j) => (o.possible ? [j] : []))
@@ -255,6 +270,9 @@ export class Search {
     candidate.mode.set(current.mode)
     candidate.option.set(current.option)
     candidate.urgency = current.urgency
+    // What had to wait for others may begin earlier now that something else changes.
+    for (let i = 0; i < candidate.delay.length; i++)
+      candidate.delay[i] = random() < FORGET ? 0 : current.delay[i]!
     const moves = 1 + below(random, 3)
     for (let m = 0; m < moves; m++) {
       const dice = random()
@@ -319,6 +337,7 @@ export class Search {
     schedule.start.forEach((start, i) => {
       if (schedule.present[i]) candidate.priority[i] = start
     })
+    candidate.delay.set(schedule.minStart)
   }
 }
 

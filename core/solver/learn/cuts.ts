@@ -2,7 +2,7 @@ import { ALWAYS, NEVER_SO, not } from './codes'
 import type { Code, Engine } from './engine'
 import { cleanSeconds } from './exclusion'
 import { washSeconds } from './washing'
-import type { LWash, SessionModel, Touch, Use } from './sessionModel'
+import type { LWash, Place, SessionModel, Touch, Use } from './sessionModel'
 
 /** What a solution did that the constraints so far allow and the rules do not. */
 export interface Cut {
@@ -40,6 +40,23 @@ export function handWashCuts(session: SessionModel): Cut[] {
     })
   })
   return cuts
+}
+
+/** In a large session, uses that follow each other on a washed place, their order never asked for. */
+export function strangers(session: SessionModel): { place: Place; pair: [Use, Use] }[] {
+  const { engine, model, places, partial } = session
+  if (!partial) return []
+  return places
+    .filter((p) => model.stations[p.stations[0]!]!.wash)
+    .flatMap((place) => {
+      const own = place.uses
+        .filter((u) => holds(engine, u.code))
+        .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
+      return own.slice(1).flatMap((use, i) => {
+        const pair: [Use, Use] = [own[i]!, use]
+        return session.turnOf(...pair) === undefined && pair[0].s !== use.s ? [{ place, pair }] : []
+      })
+    })
 }
 
 const apartAnyway = (a: Touch, b: Touch) =>

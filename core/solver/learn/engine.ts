@@ -224,6 +224,29 @@ export class Engine {
     return true
   }
 
+  /** The level of an attempt, -1 where there is none. */
+  private attempted = -1
+
+  /**
+   * Decides all the literals at once, if that goes without a conflict; otherwise nothing has
+   * changed. A later conflict that depends on it takes all of it back.
+   */
+  attempt(literals: readonly (readonly [side: number, value: number])[]): boolean {
+    this.levels.push({ trail: this.trailSize, arena: this.arenaSize })
+    for (const [side, value] of literals)
+      if (value > this.bound[side]!) {
+        if (value + this.bound[side ^ 1]! > 0 || this.attempted >= 0) {
+          this.backtrack(this.level - 1)
+          return false
+        }
+        this.push(side, value, -1)
+      }
+    this.attempted = this.level
+    if (this.propagate()) return true
+    this.backtrack(this.level - 1)
+    return false
+  }
+
   /** At least one of the codes, added after the sealing; only at level 0. */
   requireAny(codes: Code[]): boolean {
     return this.postClause([...new Set(codes)]) || this.fail()
@@ -245,6 +268,7 @@ export class Engine {
   backtrack(level: number): void {
     if (level >= this.level) return
     if (level < this.assumed) this.assumed = -1
+    if (level < this.attempted) this.attempted = -1
     const mark = this.levels[level + 1]!
     this.levels.length = level + 1
     while (this.trailSize > mark.trail) {
@@ -293,6 +317,10 @@ export class Engine {
     const top = this.conflictLevel()
     if (top === 0) return this.fail()
     if (top === this.assumed) return false
+    if (top === this.attempted) {
+      this.backtrack(top - 1)
+      return true
+    }
     this.backtrack(top)
     this.current = 0
     this.touched.length = 0

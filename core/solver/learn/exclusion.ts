@@ -3,12 +3,10 @@ import type { Model } from '../model'
 import { ALWAYS, anyOf, NEVER_SO, not } from './codes'
 import { Cumulative, type Task } from './cumulative'
 import { apart, orderer, type Order } from './order'
+import { positions } from './positions'
 import type { OrderEnd, Place, SessionModel, Touch, Use } from './sessionModel'
 import { addHeats } from './temperatures'
 import { addWashing } from './washing'
-
-/** How many places apart in a plan two touches have an order of their own from the beginning. */
-const NEAR = 16
 
 /** Adds what excludes what: hands, attention, places, washing, temperatures. */
 export function addExclusions(session: SessionModel): void {
@@ -128,31 +126,16 @@ export const cleanSeconds = (model: Model, a: Touch, b: Touch) =>
  * order before a solution has them at the same time: see `together`.
  */
 function distance(session: SessionModel, list: Touch[]): (a: Touch, b: Touch) => boolean {
-  const { plan, model } = session
-  if (!plan || list.length <= 2 * NEAR) return () => false
-  const starts = new Map(plan.activities.map((run) => [model.indexOf.get(run.id)!, run]))
-  const dishes = new Map<string, number[]>()
-  const dishOf = (i: number) => model.problem.activities[i]!.dish ?? model.problem.activities[i]!.id
-  for (const [i, run] of starts)
-    dishes.set(dishOf(i), [...(dishes.get(dishOf(i)) ?? []), run.start])
-  const at = (t: Touch): number => {
-    const i = t.activity >= 0 ? t.activity : (t.near ?? -1)
-    if (i < 0) return 0
-    const run = starts.get(i)
-    const own = t.activity >= 0 ? run?.phases[t.phase ?? 0] : undefined
-    if (own) return own.from
-    if (run) return run.start
-    // What the plan leaves out would be somewhere about the rest of its dish.
-    const others = dishes.get(dishOf(i)) ?? [0]
-    return others.reduce((a, b) => a + b, 0) / others.length
-  }
+  if (!session.plan || list.length <= 2 * session.scope.hands) return () => false
+  const position = positions(session)
+  const at = (t: Touch) => position(t.activity >= 0 ? t.activity : (t.near ?? -1), t.phase)
   const rank = new Map(
     list
       .map((t) => [t, at(t)] as const)
       .sort((a, b) => a[1] - b[1])
       .map(([t], k) => [t, k]),
   )
-  return (a, b) => Math.abs(rank.get(a)! - rank.get(b)!) > NEAR
+  return (a, b) => Math.abs(rank.get(a)! - rank.get(b)!) > session.scope.hands
 }
 
 function addHands(session: SessionModel, order: Order): void {

@@ -11,7 +11,7 @@ import { solve } from '../solve'
 import { addExclusions } from './exclusion'
 import { valuesOf } from './hints'
 import { Learner } from './learner'
-import { buildSessionModel } from './sessionModel'
+import { buildSessionModel, type Scope } from './sessionModel'
 
 const breaches = (model: Model, body: PlanBody) =>
   checkPlan(
@@ -121,13 +121,55 @@ describe('Learner', () => {
     expect(exhausted).toBeGreaterThan(25)
   })
 
-  it('keeps far orders of a plan where it is told to, and still gives valid plans', () => {
-    const found = sample(4, 12)!
-    const learner = new Learner(found.model, seeded(1), found.body)
-    learner.tell(found.body!)
-    for (let k = 0; k < 20 && !learner.exhausted; k++) {
-      const body = learner.improve(40)
-      if (body) expect(breaches(found.model, body)).toEqual([])
-    }
+  /** Each sample that has a plan, with a learner that begins with the orders near by in it. */
+  const withScope = (
+    scope: Scope,
+    size: number,
+    check: (found: { model: Model; body: PlanBody }, learner: Learner, seed: number) => void,
+  ) =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
+        const found = sample(seed, size)
+        if (!found?.body) return
+        const { model, body } = found
+        const learner = new Learner(model, seeded(seed), body, scope)
+        learner.tell(body)
+        check({ model, body }, learner, seed)
+      }),
+      { numRuns: 60, seed: 11 },
+    )
+
+  it('proves the same with few orders from the beginning as with all of them', () => {
+    let compared = 0
+    withScope({ hands: 1, large: 1000, uses: 1 }, 6, ({ model, body }, learner, seed) => {
+      const whole = new Learner(model, seeded(seed))
+      whole.tell(body)
+      const prove = (l: Learner) => {
+        for (let k = 0; k < 40 && !l.exhausted; k++)
+          if (k % 2) l.explore(100)
+          else l.raiseBound(100, 0.3)
+        return l.exhausted
+      }
+      if (!prove(learner) || !prove(whole)) return
+      compared++
+      expect(learner.bound).toBe(whole.bound)
+    })
+    expect(compared).toBeGreaterThan(20)
+  })
+
+  it('gives valid plans of a session that it does not learn whole, and proves nothing', () => {
+    let better = 0
+    withScope({ hands: 1, large: 0, uses: 1 }, 12, ({ model, body }, learner) => {
+      let best = body.makespan
+      for (let k = 0; k < 12 && !learner.exhausted; k++) {
+        const found = learner.improve(30)
+        if (!found) continue
+        expect(breaches(model, found)).toEqual([])
+        expect(found.makespan).toBeLessThan(best)
+        best = found.makespan
+        better++
+      }
+    })
+    expect(better).toBeGreaterThan(5)
   })
 })

@@ -2,13 +2,19 @@ import { breachesOf, type PlanBody } from '../emit'
 import type { Model } from '../model'
 import { below, type Random } from '../random'
 import { ALWAYS } from './codes'
-import { addCut, addWashCuts, handWashCuts, shortWashes, together } from './cuts'
+import { addCut, addWashCuts, handWashCuts, shortWashes, strangers, together } from './cuts'
 import { addHeatCut, heatCuts } from './heatCuts'
 import { negated, type Code, type Outcome } from './engine'
 import { addExclusions } from './exclusion'
 import { bodyOf, ordersOf, type Orders } from './extract'
 import { valuesOf } from './hints'
-import { buildSessionModel, type OrderEnd, type SessionModel, type Touch } from './sessionModel'
+import {
+  buildSessionModel,
+  type OrderEnd,
+  type Scope,
+  type SessionModel,
+  type Touch,
+} from './sessionModel'
 
 /** How much shorter a plan a neighbourhood is asked for, as shares of the best. */
 const STEPS = [0, 0.002, 0.006, 0.015]
@@ -19,6 +25,9 @@ const EXPLORE = [0, 0.05, 0.2, 0.4]
 /** How often a solution that breaks a rule is mended, and conflicts for each time. */
 const MENDS = 6
 const MEND = 12
+
+/** Decisions between two attempts to have everything else as early as it goes. */
+const TRY_AFTER = 40
 
 /** Literals to be held as far as they can be: (side, value). */
 type Held = [number, number][]
@@ -56,8 +65,9 @@ export class Learner {
     private readonly random: Random,
     /** The best plan so far: what lies close together in it has an order from the beginning. */
     plan?: PlanBody,
+    scope?: Scope,
   ) {
-    this.session = buildSessionModel(model, plan)
+    this.session = buildSessionModel(model, plan, scope)
     addExclusions(this.session)
     const { engine } = this.session
     engine.reserve(8000)
@@ -142,7 +152,7 @@ export class Learner {
 
   private close(): void {
     this.exhausted = true
-    if (this.best < Infinity) this.bound = this.best
+    if (this.best < Infinity && !this.session.partial) this.bound = this.best
   }
 
   /**
@@ -159,6 +169,7 @@ export class Learner {
       this.values = this.mended
       this.orderNeighbours()
       const held = this.exhausted ? [] : this.neighbourhood(new Set())
+      for (const codes of this.washCodes) for (const code of codes) this.hold(held, code)
       const target: Held[number] = [2 * this.session.makespan + 1, -(this.best - 1)]
       const outcome = this.exhausted ? 'impossible' : this.search(target, held, MEND)
       this.values = values
@@ -171,11 +182,12 @@ export class Learner {
   /** The solution in the engine as a plan; where it breaks a rule, that rule is said from now on. */
   private standing(): PlanBody | undefined {
     const { engine } = this.session
-    const hands = handWashCuts(this.session).slice(0, 12)
+    const hands = handWashCuts(this.session).slice(0, 40)
     const washes = shortWashes(this.session)
     const heats = heatCuts(this.session)
     const overlaps = together(this.session)
-    if (!overlaps.length && !hands.length && !washes.length && !heats.length) {
+    const unknown = strangers(this.session)
+    if (!unknown.length && !overlaps.length && !hands.length && !washes.length && !heats.length) {
       const body = bodyOf(this.session)
       if (body && breachesOf(this.model, body) === 0) {
         this.tell(body)
@@ -188,6 +200,8 @@ export class Learner {
     )
     engine.backtrack(0)
     for (const [a, b] of overlaps) if (!engine.impossible) this.session.lateTurn(a, b)
+    for (const { place, pair } of unknown)
+      if (!engine.impossible) this.session.lateUses(place, ...pair)
     for (const cut of hands) if (engine.impossible || !addCut(this.session, cut)) break
     for (const cut of heats) if (engine.impossible || !addHeatCut(this.session, cut)) break
     if (!engine.impossible) addWashCuts(this.session, washes)
@@ -205,6 +219,7 @@ export class Learner {
     engine.tidy()
     const limit = engine.conflicts + conflicts
     let restart = engine.conflicts + 60 * luby(++this.restarts)
+    let sinceTry = TRY_AFTER
     for (let turn = 0; ; turn++) {
       if ((turn & 31) === 31 && this.expired(0)) return 'limit'
       if (!engine.propagate()) {
@@ -229,8 +244,37 @@ export class Learner {
         if (!engine.assume(held)) return 'impossible'
         continue
       }
+      if (++sinceTry >= TRY_AFTER) {
+        sinceTry = 0
+        if (this.finish()) continue
+      }
       if (!this.decide()) return 'solution'
     }
+  }
+
+  /** Everything that is decided upon, at once as early as it goes; false where that fails. */
+  private finish(): boolean {
+    const { engine, activities, washes } = this.session
+    const literals: Held = []
+    const early = (x: number) => {
+      if (!engine.isFixed(x)) literals.push([2 * x + 1, -engine.lo(x)])
+    }
+    const open = (codes: Code[]) => codes.some((c) => c >= 0 && !engine.isFixed(c >> 1))
+    for (const a of activities) {
+      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
+      if (open(this.perActivity[a.index]!)) return false
+      early(a.start)
+      for (const mode of a.modes)
+        if (mode.code === ALWAYS || engine.isTrue(mode.code))
+          for (const phase of mode.phases) early(phase.to)
+    }
+    for (let w = 0; w < washes.length; w++) {
+      if (open(this.washCodes[w]!)) return false
+      if (!engine.isTrue(washes[w]!.code)) continue
+      early(washes[w]!.start)
+      early(washes[w]!.end)
+    }
+    return literals.length > 0 && engine.attempt(literals)
   }
 
   /** The next decision; false where everything is settled. */
@@ -279,32 +323,35 @@ export class Learner {
         this.decideBool(open)
         return true
       }
-      if (this.decideTime(wash.start) || this.decideTime(wash.end)) return true
+      if (this.decideTime(wash.start)) return true
     }
-    if (best < 0) return false
+    if (best < 0) return this.finish() || this.decideRest()
     const a = activities[best]!
     for (const code of this.perActivity[best]!)
       if (code >= 0 && !engine.isFixed(code >> 1)) {
         this.decideBool(code)
         return true
       }
-    if (this.decideTime(a.start)) return true
-    for (const mode of a.modes)
-      if (mode.code === ALWAYS || engine.isTrue(mode.code))
-        for (const phase of mode.phases) if (this.decideTime(phase.to)) return true
-    return false
+    return this.decideTime(a.start)
+  }
+
+  /** How long things last, where their beginnings leave that open. */
+  private decideRest(): boolean {
+    const { engine, activities, washes } = this.session
+    for (const a of activities) {
+      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
+      for (const mode of a.modes)
+        if (mode.code === ALWAYS || engine.isTrue(mode.code))
+          for (const phase of mode.phases) if (this.decideTime(phase.to)) return true
+    }
+    return washes.some((w) => !engine.isTrue(negated(w.code)) && this.decideTime(w.end))
   }
 
   private settled(i: number): boolean {
     const { engine } = this.session
     const a = this.session.activities[i]!
-    if (!engine.isFixed(a.start) || !engine.isFixed(a.end)) return false
-    for (const code of this.perActivity[i]!)
-      if (code >= 0 && !engine.isFixed(code >> 1)) return false
-    for (const mode of a.modes)
-      if (mode.code === ALWAYS || engine.isTrue(mode.code))
-        for (const phase of mode.phases) if (!engine.isFixed(phase.to)) return false
-    return true
+    if (!engine.isFixed(a.start)) return false
+    return !this.perActivity[i]!.some((code) => code >= 0 && !engine.isFixed(code >> 1))
   }
 
   private decideTime(x: number): boolean {
@@ -318,12 +365,7 @@ export class Learner {
   private neighbourhood(free: Set<number>): Held {
     const { session, values } = this
     const held: Held = []
-    const hold = (code: Code | undefined) => {
-      const value = code !== undefined && code >= 0 ? values[code >> 1]! : -1
-      if (value < 0) return
-      const x = code! >> 1
-      held.push(value === 1 ? [2 * x, 1] : [2 * x + 1, 0])
-    }
+    const hold = (code: Code | undefined) => this.hold(held, code)
     this.perActivity.forEach((codes, i) => {
       if (!free.has(i)) codes.forEach(hold)
     })
@@ -338,6 +380,13 @@ export class Learner {
     for (const place of session.places)
       if (place.stations.length === 1) holdOrder(place.uses.filter((u) => this.taken(u.code)))
     return held
+  }
+
+  private hold(held: Held, code: Code | undefined): void {
+    const value = code !== undefined && code >= 0 ? this.values[code >> 1]! : -1
+    if (value < 0) return
+    const x = code! >> 1
+    held.push(value === 1 ? [2 * x, 1] : [2 * x + 1, 0])
   }
 
   /** Gives the neighbours in each cook's work an order; whether one had none yet. */
@@ -369,7 +418,8 @@ export class Learner {
     const n = model.activities.length
     const wanted = Math.max(3, Math.round(n * this.freed))
     const free = new Set<number>()
-    const kind = random()
+    // Of a large session only what lies together: the order of the rest was never asked for.
+    const kind = session.partial ? 0 : random()
     const startOf = (i: number) => this.values[session.activities[i]?.start ?? 0]!
     if (kind < 0.4) {
       const centre = random() * this.best

@@ -97,8 +97,13 @@ export interface SessionModel {
   strictOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
   /** The turn of two touches, made where there was none yet; only at level 0. */
   lateTurn: (a: Touch, b: Touch) => Code | undefined
+  /** The same for two uses of a washed place; then the second is always washed for. */
+  lateUses: (place: Place, a: Use, b: Use) => void
   /** The plan known at the beginning. */
   plan: PlanBody | undefined
+  scope: Scope
+  /** A large session, of which not everything is said from the beginning: it proves nothing. */
+  partial: boolean
   /** Order booleans with what they order, for neighbourhoods and hints. */
   orders: { code: Code; first: OrderEnd; second: OrderEnd }[]
 }
@@ -117,6 +122,17 @@ export interface OrderEnd {
   fact?: boolean
 }
 
+/** What is said of a session from the beginning, where there is a plan to start from. */
+export interface Scope {
+  /** How many places apart in the plan two touches have an order. */
+  hands: number
+  /** Activities above which a session is not learned whole: there would be too many pairs. */
+  large: number
+  /** How many places apart on a washed station two uses then have an order. */
+  uses: number
+}
+const SCOPE: Scope = { hands: 16, large: 160, uses: 8 }
+
 /** Latest instant that anything may reach in a plan worth looking for. */
 export function horizonOf(model: Model): number {
   let sum = 3600
@@ -134,7 +150,11 @@ export function horizonOf(model: Model): number {
 }
 
 /** Variables, lags, options, modes, cooks and places; who excludes whom is added on top. */
-export function buildSessionModel(model: Model, plan?: PlanBody): SessionModel {
+export function buildSessionModel(
+  model: Model,
+  plan?: PlanBody,
+  scope: Scope = SCOPE,
+): SessionModel {
   const engine = new Engine()
   const horizon = horizonOf(model)
   const makespan = engine.newInt(0, horizon)
@@ -288,7 +308,10 @@ export function buildSessionModel(model: Model, plan?: PlanBody): SessionModel {
     turnOf: () => undefined,
     strictOf: () => undefined,
     lateTurn: () => undefined,
+    lateUses: () => {},
     plan,
+    scope,
+    partial: plan !== undefined && model.activities.length > scope.large,
     orders: [],
   }
 }

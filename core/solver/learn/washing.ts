@@ -2,6 +2,7 @@ import { pairKey, type Model } from '../model'
 import type { Code } from './engine'
 import { ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
 import { apart, type Order } from './order'
+import { positions } from './positions'
 import type { LWash, SessionModel, Use } from './sessionModel'
 
 /**
@@ -18,6 +19,7 @@ export function addWashing(session: SessionModel, order: Order): void {
     const { wash } = station
     const direct = (a: Use, b: Use) => washSeconds(model, station.index, a, b)
     const leastBetween = shortest(place.uses, direct)
+    const near = session.partial ? nearby(session, place.uses) : () => true
     for (const use of place.uses) {
       if (use.fact) continue
       const others = place.uses.filter((o) => o !== use && direct(o, use) > 0 && o.s !== use.s)
@@ -31,10 +33,18 @@ export function addWashing(session: SessionModel, order: Order): void {
         if (!wash.cooks.includes(c.cook)) anyOf(engine, [not(use.code), not(c.code)])
       const alike = place.uses.filter(
         (k) =>
-          k !== use && direct(k, use) === 0 && k.s !== use.s && order.turn(k, use) !== NEVER_SO,
+          k !== use &&
+          near(k, use) &&
+          direct(k, use) === 0 &&
+          k.s !== use.s &&
+          order.turn(k, use) !== NEVER_SO,
       )
-      const after = alike.map((k) => justAfter(session, order, place.uses, k, use, direct))
+      const after = alike.map((k) => {
+        const between = place.uses.filter((o) => near(o, k) && near(o, use) && direct(o, use) > 0)
+        return justAfter(session, order, between, k, use)
+      })
       for (const other of others) {
+        if (!near(other, use)) continue
         const first = order.turn(other, use)
         if (first === NEVER_SO) continue
         const given = [first, other.code, use.code]
@@ -44,13 +54,37 @@ export function addWashing(session: SessionModel, order: Order): void {
     }
     place.uses.forEach((a, i) => {
       for (const b of place.uses.slice(i + 1))
-        if (a.s !== b.s)
+        if (!near(a, b)) continue
+        else if (a.s !== b.s)
           apart(session, order, a, b, [leastBetween(a, b), leastBetween(b, a)], [a.code, b.code])
         // Begun together they overlap, unless one of them takes no time.
         else if (a.least > 0 && b.least > 0) anyOf(engine, [not(a.code), not(b.code)])
     })
   }
   session.washes.push(...washes.values())
+  session.lateUses = (place, a, b) => {
+    const station = session.model.stations[place.stations[0]!]!.index
+    const code = order.late(a, b)
+    if (code === undefined) return
+    const inOrder = (first: Use, second: Use, turn: Code) => {
+      const given = [turn, ...new Set([first.code, second.code].filter((c) => c !== ALWAYS))]
+      if (!engine.requireLag(first.e, second.s, 0, given)) return
+      const washed = washes.get(second.need)
+      if (!washed || washSeconds(model, station, first, second) === 0) return
+      if (engine.requireLag(first.e, washed.start, 0, given))
+        engine.requireAny([...given.map(not), washed.code])
+    }
+    inOrder(a, b, code)
+    if (!engine.impossible) inOrder(b, a, not(code))
+  }
+}
+
+/** Whether two uses lie near each other, by where the plan to start from has them. */
+function nearby(session: SessionModel, uses: Use[]): (a: Use, b: Use) => boolean {
+  const at = positions(session)
+  const sorted = [...uses].sort((a, b) => at(a.activity) - at(b.activity))
+  const rank = new Map(sorted.map((u, i) => [u, i]))
+  return (a, b) => a.fact || b.fact || Math.abs(rank.get(a)! - rank.get(b)!) <= session.scope.uses
 }
 
 /**
@@ -60,17 +94,16 @@ export function addWashing(session: SessionModel, order: Order): void {
 function justAfter(
   session: SessionModel,
   order: Order,
-  uses: Use[],
+  between: Use[],
   before: Use,
   use: Use,
-  direct: (a: Use, b: Use) => number,
 ): Code {
   const { engine } = session
   const code = engine.newBool()
   anyOf(engine, [not(code), before.code])
   anyOf(engine, [not(code), order.turn(before, use)])
-  for (const other of uses)
-    if (other.s !== before.s && other.s !== use.s && direct(other, use) > 0)
+  for (const other of between)
+    if (other.s !== before.s && other.s !== use.s)
       anyOf(engine, [not(code), not(other.code), order.turn(other, before), order.turn(use, other)])
   return code
 }
