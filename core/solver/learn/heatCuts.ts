@@ -83,8 +83,10 @@ function cutOf(
   for (let at = from; at !== to;) {
     const end = engine.lo(at.e)
     const later = sorted.slice(sorted.indexOf(at) + 1, sorted.indexOf(to) + 1)
-    // What overlaps and reaches furthest, or else whatever comes next.
-    const touching = later.filter((h) => engine.lo(h.s) <= end)
+    // What overlaps and reaches furthest, though it may have begun before, or else what comes next.
+    const touching = sorted
+      .slice(0, sorted.indexOf(to) + 1)
+      .filter((h) => !chain.includes(h) && engine.lo(h.s) <= end)
     const next = touching.includes(to)
       ? to
       : touching.reduce<Heat | undefined>(

@@ -157,6 +157,22 @@ describe('Learner', () => {
     expect(compared).toBeGreaterThan(20)
   })
 
+  it('proves the same whatever its seed, where a heat lies within a longer one', () => {
+    const problem = randomProblem(54199, 8)
+    const model = buildModel(problem)
+    const plan = solve(problem, { iterations: 14, seed: 54199 })
+    const bounds = [0, 1, 2, 3].map((seed) => {
+      const learner = new Learner(model, seeded(54199 + seed))
+      learner.tell(plan)
+      for (let k = 0; k < 60 && !learner.exhausted; k++)
+        if (k % 3 === 0) learner.improve(50)
+        else if (k % 3 === 1) learner.explore(100)
+        else learner.raiseBound(100, 0.3)
+      return learner.exhausted ? learner.bound : 0
+    })
+    expect(bounds).toEqual([71, 71, 71, 71])
+  })
+
   it('gives valid plans of a session that it does not learn whole, and proves nothing', () => {
     let better = 0
     withScope({ hands: 1, large: 0, uses: 1 }, 12, ({ model, body }, learner) => {
