@@ -6,10 +6,11 @@ const USAGE = `usage:
   cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--out PLAN.json]
   cadrum check PROBLEM.json PLAN.json
   cadrum compile SESSION.json [--out PROBLEM.json]
+  cadrum read FILE [--out RECIPE.json]     text, HTML, JSON-LD, CSV or our own JSON; - is standard input
   cadrum formats FOLDER`
 
 const [command, ...rest] = process.argv.slice(2)
-const commands = { plan, check, compile, formats }
+const commands = { plan, check, compile, read, formats }
 if (!commands[command]) fail(USAGE)
 const core = await loadCore()
 process.exitCode = await commands[command](rest)
@@ -43,6 +44,15 @@ function compile(args) {
   if (files.length !== 1) fail(USAGE)
   const compiled = unwrap(core.compileSession(unwrap(core.readSessionFile(readJson(files[0])))))
   write(compiled.problem, flags.out)
+  return 0
+}
+
+function read(args) {
+  const { files, flags } = parse(args, ['out'])
+  if (files.length !== 1) fail(USAGE)
+  const found = unwrap(core.readRecipes(readText(files[0])))
+  const recipes = found.map((f) => ('exact' in f ? core.asRead(f.exact) : f.read))
+  write(recipes.length === 1 ? recipes[0] : recipes, flags.out)
   return 0
 }
 
@@ -84,13 +94,16 @@ function whole(flags, name, otherwise, least) {
   return value
 }
 
-function readJson(file) {
-  let content
+function readText(file) {
   try {
-    content = readFileSync(file, 'utf8')
+    return readFileSync(file === '-' ? 0 : file, 'utf8')
   } catch (error) {
-    fail(`${file}: cannot be read (${error.code ?? error.message}); allowed: a JSON file`)
+    return fail(`${file}: cannot be read (${error.code ?? error.message}); allowed: a file of text`)
   }
+}
+
+function readJson(file) {
+  const content = readText(file)
   try {
     return JSON.parse(content)
   } catch (error) {

@@ -5,6 +5,7 @@ import { problemSchema } from './problem'
 import { recipeSchema } from './recipe'
 import { sessionFileSchema } from './session'
 
+export { asRead, readRecipes } from './recipe'
 export { readProblem } from './problem'
 export { breachText, checkPlan, readPlan } from './plan'
 export { compileSession, readSessionFile } from './session'

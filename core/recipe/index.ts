@@ -1,3 +1,5 @@
+export { asRead, jsonLdOf, markdownOf, readRecipes, type Found } from './exchange'
+export { idFor, markFor, plannable } from './plannable'
 export { readRecipe } from './read'
 export {
   recipeSchema,
@@ -7,4 +9,11 @@ export {
   type Step,
   type Way,
 } from './schema'
+export {
+  allergensIn,
+  readRecipeText,
+  type IngredientRead,
+  type RecipeRead,
+  type StepRead,
+} from './text'
 export { HANDLING_ATTENTION, lawOf, WORK_KINDS, type WorkKind, type WorkLaw } from './work'

@@ -1,0 +1,155 @@
+import type { RecipeRead } from './text/readText'
+import type { StepRead } from './text/method'
+import type { RecipeInput } from './schema'
+import { lawOf } from './work'
+
+type StepInput = RecipeInput['steps'][number]
+type EquipmentInput = NonNullable<StepInput['ways'][number]['on']>[number]
+
+/** Longest that a step may take on top of what a text states, as a share of it. */
+const SLACK = 0.25
+/** Things that are in every kitchen in plenty, so that nobody plans for them. */
+const UNPLANNED = new Set(['colander', 'rack', 'kettle', 'fridge', 'freezer', 'grill', 'steamer'])
+/** What stands in for equipment that the plan knows under another name. */
+const STANDS_FOR: Record<string, string> = { griddle: 'frying-pan', tin: 'oven-dish' }
+
+/**
+ * A recipe as it was read, as one that a session can plan with. Heating the oven is left to the
+ * plan; a vessel that is used from one step to the next is kept. Ids stay as they were read.
+ */
+export function plannable(read: RecipeRead, id: string, mark: string): RecipeInput {
+  const dropped = new Set(read.steps.filter((s) => isPreheating(s)).map((s) => s.id))
+  const steps = read.steps.filter((s) => !dropped.has(s.id))
+  return {
+    format: 'cadrum/recipe@1',
+    id,
+    name: read.name.slice(0, 300),
+    mark,
+    serves: read.serves,
+    ingredients: read.ingredients.map((i) => ({
+      id: i.id,
+      item: i.item.slice(0, 300),
+      amount: i.amount > 0 ? i.amount : 1,
+      unit: i.amount > 0 ? i.unit : 'pinch',
+      ...(i.preparation ? { note: i.preparation.slice(0, 300) } : {}),
+    })),
+    steps: steps.map((s) => stepOf(s, dropped)),
+  }
+}
+
+const isPreheating = (s: StepRead) => s.work === 'heat' && s.equipment.includes('oven')
+
+function stepOf(s: StepRead, dropped: Set<string>): StepInput {
+  const law = lawOf(s.work)
+  const [least, stated] = s.minutes
+  const usual =
+    law.attend === 'hands' ? Math.max(1, Math.round((least + stated) / 2)) : Math.max(0.5, stated)
+  const wait = law.attend === 'none' && s.work !== 'bake' && s.work !== 'slow'
+  const caution = cautionOf(s)
+  const heat = s.work === 'bake' || s.work === 'grill' ? heatOf(s) : undefined
+  return {
+    id: s.id,
+    do: s.do.slice(0, 300),
+    work: s.work,
+    hygiene: s.hygiene,
+    scale: s.work === 'cut' || s.work === 'shape' || s.work === 'pack' ? 'each' : 'once',
+    after: s.after
+      .filter((a) => !dropped.has(a.step))
+      .map(({ step, least: from, most }) => ({
+        step,
+        ...(from === undefined ? {} : { least: from }),
+        ...(most === undefined ? {} : { most }),
+      })),
+    uses: s.uses,
+    ways: [
+      {
+        id: 'as-written',
+        minutes: [
+          Math.min(least, usual),
+          usual,
+          // What only waits may wait longer; what cooks is done when it is done.
+          Math.ceil(usual * (1 + SLACK)) + (wait ? 60 : 0),
+        ],
+        on: equipmentOf(s),
+        ...(heat ? { heat } : {}),
+      },
+    ],
+    ...(caution ? { caution } : {}),
+  }
+}
+
+function equipmentOf(s: StepRead): EquipmentInput[] {
+  const kinds = [...new Set(s.equipment.map((k) => STANDS_FOR[k] ?? k))]
+  return kinds
+    .filter((k) => !UNPLANNED.has(k))
+    .map((kind): EquipmentInput => (kind === 'oven' ? { kind, amount: 1 } : { kind }))
+}
+
+/** How far from what is stated an oven may be, in °C. */
+const OVEN_ROOM = 5
+/** A grill at full heat. */
+const GRILL: [number, number] = [220, 240]
+
+function heatOf(s: StepRead): { celsius: [number, number]; method: 'bake' | 'grill' } | undefined {
+  if (!s.equipment.includes('oven')) return undefined
+  if (s.work === 'grill') return { celsius: GRILL, method: 'grill' }
+  const [low, high] = Array.isArray(s.celsius) ? s.celsius : [s.celsius ?? 180, s.celsius ?? 180]
+  const room = low === high ? OVEN_ROOM : 0
+  return { celsius: [Math.max(0, low - room), Math.min(350, high + room)], method: 'bake' }
+}
+
+/** The usual caution for a step, with its reason. */
+function cautionOf(s: StepRead): string | undefined {
+  const text = s.do.toLowerCase()
+  if (
+    /\bkidney beans\b/.test(text) &&
+    (s.work === 'slow' || s.work === 'soak' || s.work === 'boil')
+  )
+    return 'Dried kidney beans: boil hard for ten minutes before any slow cooking, or they are poisonous.'
+  if (s.core !== undefined)
+    return `Check the middle with a thermometer: ${s.core} °C is stated. Follow local guidance.`
+  if (
+    s.hygiene === 'raw' &&
+    (s.work === 'shape' || s.work === 'season' || s.work === 'cut' || s.work === 'mix')
+  )
+    return 'Raw meat, fish or egg: wash hands, board and knife before touching anything else.'
+  if (s.work === 'pressure')
+    return 'Fill no further than the maker says, never force the lid, let steam out away from the face.'
+  if (s.work === 'fry' && s.celsius !== null)
+    return 'Hot oil is not left alone: it catches fire. Have a lid at hand, and no water.'
+  if (s.work === 'cool' || s.work === 'pack')
+    return 'Into the fridge or freezer within two hours of leaving the heat: warm food keeps germs growing. Follow local guidance.'
+  return undefined
+}
+
+/** Two letters for a dish that none of the others has: from its words, else the next that is free. */
+export function markFor(name: string, taken: ReadonlySet<string>): string {
+  const words = name
+    .replace(/[^A-Za-z ]/g, ' ')
+    .split(/\s+/)
+    .filter((w) => w.length > 1)
+  const upper = (words[0]?.[0] ?? 'R').toUpperCase()
+  const wanted = [words[1]?.[0], ...(words[0] ?? '').slice(1), ...words.slice(1).join('')]
+  for (const letter of [...wanted, ...'abcdefghijklmnopqrstuvwxyz'])
+    if (letter && !taken.has(upper + letter.toLowerCase())) return upper + letter.toLowerCase()
+  for (const first of 'ABCDEFGHIJKLMNOPQRSTUVWXYZ')
+    for (const second of 'abcdefghijklmnopqrstuvwxyz')
+      if (!taken.has(first + second)) return first + second
+  return `${upper}x`
+}
+
+/** An id for a name that none of the others has. */
+export function idFor(name: string, taken: ReadonlySet<string>): string {
+  const base =
+    name
+      .normalize('NFD')
+      .toLowerCase()
+      .replace(/[\u0300-\u036f]/g, '')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 60) || 'recipe'
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? base : `${base}-${n}`
+    if (!taken.has(id)) return id
+  }
+}

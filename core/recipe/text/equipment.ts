@@ -1,0 +1,160 @@
+import type { WorkKind } from '../work'
+import { isDough } from './foods'
+import { EQUIPMENT, ON_HOB, VESSELS } from './lexicon'
+import { plain } from './plain'
+
+/** Where the food is, as far as a method has told so far. */
+export interface Whereabouts {
+  /** The vessel that the dish is in. */
+  vessel: string | undefined
+  /** The tray, tin or dish last spoken of: what goes into the oven. */
+  dish: string | undefined
+  /** °C that the oven was last set to. */
+  oven: [number, number] | undefined
+  /** Something wet went in since it was put in there. */
+  wet: boolean
+  /** The pressure cooker was opened again. */
+  opened: boolean
+  /** What a bare `pan` is in this recipe. */
+  pan: string
+  /** The last work on a heat. */
+  heated: WorkKind | undefined
+}
+
+/** Kinds of equipment that a text names, in the order of its words, each once. */
+export function equipmentIn(text: string): string[] {
+  let line = plain(text).replace(
+    /\b(?:pan|pasta|oven|potato|meat|pot) (?:juices|drippings)\b|\bfrying oil\b/g,
+    ' ',
+  )
+  const found: { kind: string; at: number }[] = []
+  for (const [pattern, kind] of EQUIPMENT)
+    for (let m = pattern.exec(line); m; m = pattern.exec(line)) {
+      found.push({ kind, at: m.index })
+      line = line.slice(0, m.index) + ' '.repeat(m[0].length) + line.slice(m.index + m[0].length)
+    }
+  const own = found.sort((a, b) => a.at - b.at).map((f) => f.kind)
+  return [...new Set(own)]
+}
+
+/** `the pan`, `the same pot`: a vessel without saying which kind. */
+export const namesPan = (text: string) =>
+  /\bpans?\b/.test(
+    plain(text).replace(
+      /\b(?:sauce|frying|stock|muffin|cake|loaf|roasting|baking|sheet)[ -]?pans?\b/g,
+      ' ',
+    ),
+  )
+
+/** Everything that a step is done with: what its words name, and what such work always takes. */
+export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): string[] {
+  const named = equipmentIn(text)
+  const vessel =
+    named.find((k) => VESSELS.has(k)) ?? (namesPan(text) ? panOf(work, where) : undefined)
+  const all = new Set(named)
+  const need = (...kinds: string[]) => kinds.forEach((k) => all.add(k))
+  const onHob = (fresh: string) => {
+    const in_ = vessel ?? (usable(where.vessel) ? where.vessel! : fresh)
+    need(in_)
+    if (ON_HOB.has(in_)) need('burner')
+    // Heat on the hob is not the oven's, unless the words put it there.
+    if (!/\b(?:in|into|to) the oven\b/.test(text.toLowerCase())) all.delete('oven')
+  }
+  if (vessel) need(vessel)
+  const lower = text.toLowerCase()
+  const any = (...kinds: string[]) => kinds.some((k) => all.has(k))
+  switch (work) {
+    case 'cut':
+      if (!any('processor', 'blender', 'bowl') && !/^(?:flake|crumble|tear|strip)\b/.test(lower))
+        need('board')
+      break
+    case 'brown':
+    case 'fry':
+      onHob(namesPan(text) ? where.pan : 'frying-pan')
+      break
+    case 'soften':
+      onHob(/\b(?:butter|chocolate|honey|sugar)\b/.test(lower) ? 'pot' : where.pan)
+      break
+    case 'boil':
+      if (!all.has('kettle')) onHob('pot')
+      break
+    case 'simmer':
+      onHob('pot')
+      break
+    case 'bake':
+      if (all.has('air-fryer') || where.vessel === 'air-fryer') {
+        need('air-fryer')
+        break
+      }
+      need('oven')
+      if (!vessel) need(bakedIn(lower, where))
+      break
+    case 'grill':
+      all.delete('grill')
+      if (any('outdoor-grill', 'griddle')) break
+      need('oven')
+      if (!vessel && where.dish) need(where.dish)
+      break
+    case 'heat':
+      if (all.delete('grill') || !any('microwave', 'oven', 'outdoor-grill', 'griddle')) need('oven')
+      if (!any('microwave')) for (const k of all) if (VESSELS.has(k)) all.delete(k)
+      break
+    case 'pressure':
+      need('pressure-cooker')
+      break
+    case 'slow':
+      need('slow-cooker')
+      break
+    case 'chill':
+      if (!all.has('freezer')) need(/\bfreeze\b/.test(lower) ? 'freezer' : 'fridge')
+      break
+    case 'drain':
+      if (/\b(?:drain|rinse|strain|sieve|wash)\b/.test(lower)) need('colander')
+      break
+    case 'blend':
+      if (any('processor', 'mixer')) break
+      need(where.vessel === 'processor' && !named.length ? 'processor' : 'blender')
+      break
+    case 'shape':
+      if (!all.size) need(/\broll out\b/.test(lower) || isDough(text) ? 'bench' : 'board')
+      break
+    case 'mix':
+      if (/\bknead\b/.test(lower) && !all.has('mixer')) need('bench')
+      else if (!all.size)
+        need(
+          /\b(?:in|into|through)\b|^(?:stir|mash|season|add)\b/.test(lower) && usable(where.vessel)
+            ? where.vessel!
+            : 'bowl',
+        )
+      break
+    case 'assemble':
+      if (!all.size && usable(where.vessel) && /^(?:add|stir|pour|return|tip|put)\b/.test(lower))
+        need(where.vessel!)
+      break
+    default:
+      break
+  }
+  return [...all]
+}
+
+/** What something goes into the oven in, where its words do not say. */
+function bakedIn(lower: string, where: Whereabouts): string {
+  const { vessel, dish } = where
+  if (vessel && ['tray', 'oven-dish', 'tin'].includes(vessel)) return vessel
+  if (/\b(?:transfer|return|move|put|cover)\b/.test(lower) && usable(vessel)) return vessel!
+  return dish ?? (vessel === 'pot' || vessel === 'frying-pan' ? vessel : 'tray')
+}
+
+/** A bare `pan` is the one at hand, or the one that such work takes. */
+const panOf = (work: WorkKind, where: Whereabouts) =>
+  usable(where.vessel)
+    ? where.vessel
+    : ['brown', 'fry', 'soften'].includes(work)
+      ? where.pan
+      : work === 'bake'
+        ? 'tray'
+        : 'pot'
+
+const usable = (vessel: string | undefined) =>
+  vessel !== undefined &&
+  (ON_HOB.has(vessel) || ['pressure-cooker', 'slow-cooker', 'rice-cooker'].includes(vessel))

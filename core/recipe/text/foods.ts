@@ -1,0 +1,80 @@
+/** What kind of food a word names, as far as hygiene and cooking liquids go. */
+const MEAT =
+  /\b(?:beef|veal|lamb|mutton|pork|ham hocks?|gammon|bacon|pancetta|lardons?|sausages?|sausagemeat|chorizo|(?:the|of|beef|pork|lamb|turkey|quorn|raw|your) mince|minced (?:meat|beef|lamb|pork|turkey)|ground (?:beef|pork|lamb|turkey|chicken)|steaks?|chops|ribs?|brisket|shanks?|shin|shoulder|joint|meat(?:balls?)?|venison|rabbit|game|liver|kidneys|oxtail|patties|patty|burgers?|chicken|turkey|duck|goose|poultry|thighs?|drumsticks?|wings|carcass|hens?)\b/
+const FISH =
+  /\b(?:fish|cod|haddock|salmon|trout|mackerel|herring|sardines?|tuna|hake|pollock|coley|prawns?|shrimps?|mussels?|clams?|squid|crab|scallops?|fillets? of)\b/
+const EGG = /\beggs?\b|\begg (?:whites?|yolks?)\b/
+/** Cooked, cured or dried already: nothing raw about it. */
+const READY_MADE =
+  /\b(?:cooked|leftover|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|tinned|canned|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/
+
+/** Words that name raw meat, fish or egg in a line of ingredients or of a method. */
+export function isRaw(text: string): boolean {
+  const line = text.toLowerCase().replace(new RegExp(READY_MADE.source, 'g'), ' ')
+  return MEAT.test(line) || FISH.test(line) || EGG.test(line)
+}
+
+/** Only meat and fish: what is browned, rubbed and shaped. */
+export function isMeat(text: string): boolean {
+  const line = text.toLowerCase().replace(new RegExp(READY_MADE.source, 'g'), ' ')
+  return MEAT.test(line) || FISH.test(line)
+}
+
+export const isLiquid = (text: string) =>
+  /\b(?:stock|broth|water|wine|milk|cream|coconut milk|passata|tinned tomatoes|chopped tomatoes|tomatoes|cider|beer|ale|stout|juice|sauce|syrup|bouillon)\b/i.test(
+    text,
+  )
+
+export const isDough = (text: string) =>
+  /\b(?:dough|pastry|loaf|loaves|bread|rolls|buns|batter|flatbreads?|scones?|biscuits?|cookies?)\b/i.test(
+    text,
+  )
+
+/** Boiled rather than simmered when a method only says to cook it. */
+export const isBoiled = (text: string) =>
+  /\b(?:pasta|spaghetti|penne|macaroni|noodles|lasagne sheets|potatoes|eggs|rice|barley|quinoa|bulgur|couscous|dumplings|gnocchi)\b/i.test(
+    text,
+  )
+
+/** Allergens that law in many places wants on a label, by the words that give them away. */
+export const ALLERGENS: Record<string, RegExp> = {
+  gluten:
+    /\b(?:wheat|flour|bread(?:crumbs?)?|pasta|spaghetti|penne|macaroni|noodles|couscous|bulgur|barley|rye|oats?|oatmeal|semolina|spelt|pastry|crackers?|beer|ale|stout)\b/i,
+  milk: /\b(?:milk|butter(?!nut| beans?)|buttermilk|cream|cheese|cheddar|parmesan|mozzarella|feta|ricotta|yogh?urt|ghee|mascarpone|halloumi|cr[eè]me)\b/i,
+  egg: /\beggs?\b|\bmayonnaise\b/i,
+  fish: /\b(?:fish|cod|haddock|salmon|trout|mackerel|herring|sardines?|tuna|hake|pollock|anchov(?:y|ies))\b/i,
+  shellfish: /\b(?:prawns?|shrimps?|crab|lobster|crayfish)\b/i,
+  molluscs: /\b(?:mussels?|clams?|squid|scallops?|oysters?)\b/i,
+  nuts: /\b(?:almonds?|walnuts?|hazelnuts?|pecans?|cashews?|pistachios?|brazil nuts?|macadamias?|mixed nuts)\b/i,
+  peanut: /\bpeanuts?\b/i,
+  sesame: /\b(?:sesame|tahini)\b/i,
+  soya: /\b(?:soya?|tofu|tempeh|miso|edamame)\b/i,
+  celery: /\b(?:celery|celeriac)\b/i,
+  mustard: /\bmustard\b/i,
+  sulphites: /\b(?:wine|dried apricots|sulphites?)\b/i,
+  lupin: /\blupin\b/i,
+}
+
+/** Names of the allergens that the words of a list of ingredients give away. */
+export const allergensIn = (items: readonly string[]): string[] =>
+  Object.entries(ALLERGENS)
+    .filter(([name, pattern]) =>
+      items.some((item) => {
+        const line =
+          name === 'milk'
+            ? item.replace(
+                /\b(?:coconut|oat|almond|soya?|rice) (?:milk|cream|yogh?urt)\b|\bpeanut butter\b|\bcocoa butter\b|\bcream of tartar\b/gi,
+                ' ',
+              )
+            : name === 'gluten'
+              ? item.replace(
+                  /\b(?:rice|corn|buckwheat|chickpea|gram|rye-free|gluten-free|almond|coconut) (?:flour|noodles)\b|\bcornflour\b/gi,
+                  ' ',
+                )
+              : name === 'egg'
+                ? item.replace(/\beggplants?\b/gi, ' ')
+                : item
+        return pattern.test(line)
+      }),
+    )
+    .map(([name]) => name)

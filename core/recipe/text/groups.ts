@@ -1,0 +1,90 @@
+import type { WorkKind } from '../work'
+import type { Clause } from './clauses'
+import { durationsIn } from './durations'
+
+/** What a cook does in one go: one clause or several. */
+export interface Group {
+  text: string
+  work: WorkKind
+  verb: string
+  meanwhile: boolean
+}
+
+export const ON_HEAT = new Set<WorkKind>(['brown', 'fry', 'soften', 'boil', 'simmer'])
+/** Goes on by itself once it is on or in. */
+export const PASSIVE = new Set<WorkKind>([
+  'bake',
+  'grill',
+  'slow',
+  'pressure',
+  'rest',
+  'cool',
+  'soak',
+  'prove',
+  'chill',
+  'heat',
+])
+
+/** Commands for a single grip, done on the way to what follows. */
+const TRIVIAL =
+  /^(?:cover|uncover|reduce|lower|raise|increase|turn|flip|return|remove|switch|swap|keep|seal|close|lock|open|discard|set aside|swirl|lift|add|put|place|pour|tip|transfer|stir|bring|season|salt|slide|push|prick|baste|crack|sprinkle|drop|skim|divide|drizzle|scatter|dot|stand)$/
+/** Done to what cooks while it cooks: no step of its own. */
+const BESIDE =
+  /^(?:cover|uncover|turn|flip|reduce|lower|raise|increase|skim|baste|seal|close|lock|swirl|set aside|remove|lift|discard|reserve|keep)$/
+
+/** Clauses of one sentence put together that belong to one step. */
+export function grouped(clauses: readonly Clause[]): Group[] {
+  const out: (Group & { light: boolean; timed: boolean; trivial: boolean })[] = []
+  for (const c of clauses) {
+    const timed = durationsIn(c.text).some((d) => d.kind === 'span' || d.kind === 'perWeight')
+    const trivial = c.light && TRIVIAL.test(c.verb)
+    const here = { ...c, timed, trivial }
+    const last = out[out.length - 1]
+    const text = last ? `${last.text}, ${lowerFirst(c.text)}` : c.text
+    const join = () => {
+      last!.text = text
+      last!.timed ||= timed
+    }
+    const take = () => {
+      out[out.length - 1] = { ...here, text, meanwhile: last!.meanwhile || c.meanwhile }
+    }
+    if (!last || (last.timed && timed)) out.push(here)
+    else if (last.trivial && trivial && !last.timed && !timed) join()
+    else if (last.trivial && !last.timed && !(PASSIVE.has(c.work) && carries(last.text))) take()
+    else if (
+      trivial &&
+      !timed &&
+      last.work !== 'heat' &&
+      (last.light || ON_HEAT.has(last.work)) &&
+      !last.timed
+    )
+      join()
+    else if (!timed && isBeside(c) && last.work !== 'heat') join()
+    else if (last.work === c.work && last.light === c.light && !last.timed) join()
+    else if (last.work === 'boil' && !last.timed && c.work === 'simmer') take()
+    else out.push(here)
+  }
+  return out
+}
+
+/** More than putting a lid on: something goes in or over. */
+const carries = (text: string) =>
+  /^(?:add|stir|pour|tip|sprinkle|season|crack|drop|drizzle|scatter|put [^.;]* with)\b/i.test(text)
+/** Nothing to do but what goes with the step before. */
+export const isBesideOnly = (g: Group) => BESIDE.test(g.verb) && g.work === 'assemble'
+const isBeside = (c: Clause) =>
+  BESIDE.test(c.verb) || /\b(?:off the heat|from the heat|heat off)\b/i.test(c.text)
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+/** Hot fat or a hot pan is no step of its own: it belongs to what is fried in it. */
+export const isHotFat = (g: Group) =>
+  /\b(?:heat|warm|melt|add|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard|pan|skillet|wok|griddle)\b/i.test(
+    g.text,
+  ) &&
+  /^(?:heat|warm|melt|get)$/.test(g.verb) &&
+  !/\boven\b|\bgrill\b/i.test(g.text)
+/** `Keeps three days in the fridge`: says nothing to do. */
+export const isStorageNote = (text: string) =>
+  /^(?:(?:it |they |this )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
+    text,
+  ) && durationsIn(text).some((d) => d.kind === 'keeps')

@@ -1,0 +1,176 @@
+import { durationsIn } from './durations'
+import { isHeading, sentencesOf } from './sentences'
+import { plain } from './plain'
+import { readIngredientLine } from './ingredientLine'
+import { clausesOf } from './clauses'
+
+/** A pasted recipe, told apart into its parts. */
+export interface Layout {
+  name: string
+  serves: number | undefined
+  ingredients: string[]
+  method: string
+  doubts: string[]
+}
+
+const INGREDIENTS =
+  /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:ingredients|you(?:'ll| will)? need|what you need|shopping list)(?: \([^)]*\))?(?:\*\*)?\s*:?(?:\*\*)?$/i
+const METHOD =
+  /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:method|directions|instructions|preparation|steps|what to do|how to make it|procedure|to make)(?:\*\*)?\s*:?(?:\*\*)?$/i
+const OTHER =
+  /^(?:#+\s*)?(?:\*\*)?(?:notes?|tips?|storage|nutrition|to store)(?:\*\*)?\s*:?(?:\*\*)?$/i
+const SERVES =
+  /\b(?:serves|feeds|servings?|yields?|makes|enough for|for|portions?)\s*:?\s*(?:about |approx\.? |around )?(\d+)(?:\s*(?:-|to)\s*(\d+))?(?:\s*(?:people|servings|portions|persons))?|\b(\d+)(?:\s*(?:-|to)\s*(\d+))?\s*(?:servings|portions|people)\b/i
+
+/** Title, servings, ingredient lines and method of a text, by its headings or by what lines look like. */
+export function layoutOf(text: string): Layout {
+  const lines = unfolded(text)
+  const doubts: string[] = []
+  let serves: number | undefined
+  const at = (pattern: RegExp) => lines.findIndex((l) => pattern.test(l))
+  let name = ''
+  const kind: ('other' | 'ingredient' | 'method')[] = lines.map(() => 'other')
+  const start = at(INGREDIENTS)
+  const method = lines.findIndex((l, i) => METHOD.test(l) && i > start)
+  lines.forEach((line, i) => {
+    if (!line) return
+    if (serves === undefined && line.length < 90 && (start < 0 || i <= start || i < 6)) {
+      const bare = line.replace(/[*_#]/g, '').replace(/^[\s>-]+/, '')
+      const m = SERVES.exec(plain(bare))
+      const inName = /\((?:makes|serves|feeds)\s[^)]*\)|[-–,]\s*(?:makes|serves|feeds)\s\d+/i.test(
+        bare,
+      )
+      if (
+        m &&
+        !/^\d+\s*(?:g|kg|ml)/.test(plain(bare)) &&
+        (inName || looksLikeMeta(bare) || /\|.*\bserves\b/i.test(bare))
+      )
+        serves = Number(m[2] ?? m[1] ?? m[4] ?? m[3])
+    }
+  })
+  if (start >= 0 || method >= 0) {
+    let now: 'other' | 'ingredient' | 'method' = 'other'
+    lines.forEach((line, i) => {
+      if (INGREDIENTS.test(line)) now = 'ingredient'
+      else if (METHOD.test(line)) now = 'method'
+      else if (OTHER.test(line)) now = 'other'
+      else kind[i] = now
+    })
+    if (method < 0) splitByLook(lines, kind, start + 1, doubts)
+    else if (start < 0) splitByLook(lines, kind, 0, doubts, method)
+  } else splitByLook(lines, kind, 0, doubts)
+  const first = lines.findIndex(
+    (l, i) => l && kind[i] === 'other' && !INGREDIENTS.test(l) && !METHOD.test(l),
+  )
+  if (first >= 0 && !looksLikeMeta(lines[first]!))
+    name = lines[first]!.replace(/^#+\s*/, '')
+      .replace(/\*\*/g, '')
+      .replace(/\s*[(-–,]?\s*\b(?:makes|serves|feeds)\s+(?:\d+|[a-z]+)\)?\s*$/i, '')
+  if (!name) {
+    name = 'A recipe without a name'
+    doubts.push('no name was found')
+  }
+  if (serves === undefined) doubts.push('how many it serves is not stated: 4 is a guess')
+  const ingredients = lines.filter(
+    (l, i) =>
+      kind[i] === 'ingredient' &&
+      l &&
+      !isHeading(l) &&
+      !/^for the .{2,40}$/i.test(l.replace(/:$/, '')),
+  )
+  const steps = lines.filter((l, i) => kind[i] === 'method' && l)
+  if (!ingredients.length) ingredients.push(...toldIn(steps))
+  if (!ingredients.length) doubts.push('no list of ingredients was found')
+  return {
+    name: name.replace(/[:.]+$/, ''),
+    serves,
+    ingredients: splitLines(ingredients),
+    method: steps.join('\n'),
+    doubts,
+  }
+}
+
+/** Lines of a text; headings with something behind them and a name in front of it all on their own. */
+function unfolded(text: string): string[] {
+  const lines = text
+    .replace(/\t/g, ' ')
+    .split(/\r?\n/)
+    .map((l) => l.trim())
+    .flatMap((l) => {
+      const m =
+        /^((?:the )?(?:ingredients|you(?:'ll)? need|method|directions|instructions|preparation|steps))\s*:\s*(\S.*)$/i.exec(
+          l,
+        )
+      return m ? [`${m[1]}:`, m[2]!] : [l]
+    })
+  const first = lines.findIndex(Boolean)
+  const opening = /^([^.:!?]{3,60})[.:]\s+(?=\S)(.{30,})$/s.exec(lines[first] ?? '')
+  if (opening && !/^\d/.test(opening[1]!) && !clausesOf(opening[1]!).length)
+    lines.splice(first, 1, opening[1]!, opening[2]!)
+  return lines
+}
+
+const looksLikeMeta = (line: string) =>
+  /^(?:#+\s*)?(?:\*\*)?(?:serves|feeds|servings?|yields?|makes|enough for|for \d|portions?|prep|cook(?:ing)? time|total|ready in|time|\d+ (?:servings|portions|people)|by )/i.test(
+    line,
+  ) || /^(?:\(?(?:serves|makes|for) )/i.test(line)
+
+/** `You want a chicken, two leeks and a glass of wine`: ingredients told in a sentence. */
+function toldIn(steps: string[]): string[] {
+  for (const sentence of steps.flatMap(sentencesOf)) {
+    const m = /^(?:you(?:'ll| will)? (?:want|need)|get hold of|buy)\s+(.+?)\.?$/i.exec(sentence)
+    if (m)
+      return m[1]!.split(/,\s*(?:and\s+)?|\s+and\s+(?=\d|an?\s|half|some|the\s)/).filter(Boolean)
+  }
+  return []
+}
+
+/** Ingredients given in one line with commas or semicolons in between. */
+const splitLines = (lines: string[]) =>
+  lines.length === 1 && lines[0]!.split(/[,;]/).length > 3
+    ? lines[0]!.split(/\s*[,;]\s*/).filter(Boolean)
+    : lines
+
+/** Without headings: short lines that begin with an amount, then sentences with commands. */
+function splitByLook(
+  lines: string[],
+  kind: ('other' | 'ingredient' | 'method')[],
+  from: number,
+  doubts: string[],
+  to = lines.length,
+): void {
+  let inMethod = false
+  let seen = false
+  for (let i = from; i < to; i++) {
+    const line = lines[i]!
+    if (!line || looksLikeMeta(line)) continue
+    const bullet = /^[-*•·–▢☐□]\s*/.test(line)
+    const amount =
+      /^(?:[-*•·–▢☐□]\s*)?(?:about |a |an |half )?\d|^(?:[-*•·–▢☐□]\s*)?(?:a|an|half|salt|pepper|oil|some|pinch|handful|juice|zest)\b/i.test(
+        plain(line),
+      )
+    const numbered = /^(?:step\s*)?\d{1,2}\s*[.):]\s/i.test(line)
+    const commands = sentencesOf(line).some(
+      (s) => clausesOf(s).length > 0 && s.split(' ').length > 3,
+    )
+    const isIngredient =
+      !inMethod &&
+      !numbered &&
+      line.length < 90 &&
+      (amount || bullet) &&
+      !(/[.!]$/.test(line) && commands && line.length > 40) &&
+      (readIngredientLine(line).amount > 0 || !commands)
+    if (isIngredient) {
+      kind[i] = 'ingredient'
+      seen = true
+    } else if (
+      numbered ||
+      (commands && (seen || line.length > 60 || durationsIn(line).length > 0))
+    ) {
+      kind[i] = 'method'
+      inMethod = true
+    } else if (inMethod) kind[i] = 'method'
+    else if (seen && line.length < 60) kind[i] = 'ingredient'
+  }
+  if (!seen) doubts.push('which lines are ingredients was guessed')
+}

@@ -1,0 +1,183 @@
+import type { WorkKind } from '../work'
+
+/** Words for what a cook does, as commands begin with them. `light` is done beside what follows. */
+export interface Verb {
+  words: string
+  work: WorkKind
+  light?: true
+}
+
+export const VERBS: Verb[] = [
+  {
+    words:
+      'chop slice dice cube mince grate peel trim shred crush halve quarter core deseed seed zest julienne pit stone crumble tear cut carve score shave snip hull segment bash bruise flake spiralize debone fillet skin joint string top-and-tail',
+    work: 'cut',
+  },
+  { words: 'weigh measure', work: 'measure' },
+  {
+    words:
+      'mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
+    work: 'mix',
+    light: true,
+  },
+  {
+    words:
+      'bring assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
+    work: 'assemble',
+    light: true,
+  },
+  { words: 'season salt rub-in', work: 'season', light: true },
+  { words: 'shape form mould roll flatten press pat stamp plait braid knock-back', work: 'shape' },
+  { words: 'brown sear char colour color', work: 'brown' },
+  {
+    words:
+      'scramble fry deep-fry stir-fry pan-fry saute sauté toast crisp caramelise caramelize flip-fry',
+    work: 'fry',
+  },
+  { words: 'soften sweat melt wilt', work: 'soften' },
+  { words: 'drain rinse strain wash sieve squeeze-out pat-dry dry', work: 'drain' },
+  { words: 'blend puree purée liquidise liquidize blitz pulse process whizz', work: 'blend' },
+  { words: 'pack portion label bag freeze store box decant bottle', work: 'pack' },
+  { words: 'boil parboil blanch', work: 'boil' },
+  {
+    words: 'simmer poach stew braise steam bubble infuse warm reheat thicken cook heat reduce-down',
+    work: 'simmer',
+  },
+  { words: 'bake roast', work: 'bake' },
+  { words: 'grill broil barbecue', work: 'grill' },
+  { words: 'pressure-cook', work: 'pressure' },
+  { words: 'slow-cook', work: 'slow' },
+  { words: 'preheat', work: 'heat' },
+  { words: 'microwave', work: 'heat' },
+  { words: 'rest stand leave let allow wait thaw defrost', work: 'rest' },
+  { words: 'cool', work: 'cool' },
+  { words: 'soak marinate marinade steep brine', work: 'soak' },
+  { words: 'prove rise proof ferment', work: 'prove' },
+  { words: 'chill refrigerate', work: 'chill' },
+]
+
+export const VERB_OF = new Map<string, Verb>(
+  VERBS.flatMap((v) => v.words.split(' ').map((w) => [w.replace(/-/g, ' '), v] as const)),
+)
+
+/** Phrases that say more than their first word, looked for before single words. */
+export const PHRASES: [RegExp, WorkKind][] = [
+  [
+    /\b(?:let|allow|leave|wait for)\b[^.;]*\bpressure\b|\bnatural(?:ly)? (?:pressure )?release\b|\brelease (?:the )?(?:pressure|steam)\b/,
+    'rest',
+  ],
+  [
+    /\b(?:pre-?heat|heat|turn on|warm|set|switch on)\b[^.;]*\b(?:oven|grill|broiler|griddle|barbecue)\b/,
+    'heat',
+  ],
+  [
+    /\b(?:at|on|under|to) (?:high |low |full )?pressure\b|\b(?:high|low|full) pressure\b|\bpressure[ -]cook(?!er)/,
+    'pressure',
+  ],
+  [
+    /\bslow[ -]cook(?!er)\b|\b(?:on|at) (?:low|high)\b(?! heat| flame| speed| power| pressure| setting of the hob)(?=[^.;]*\b(?:hours?|hrs?|h)\b)/,
+    'slow',
+  ],
+  [/\bair[ -]?fry\b/, 'bake'],
+  [
+    /\b(?:bring|return|brought|come|comes) (?:[^.;]*? )?(?:back )?(?:up )?to (?:a |the )?(?:rolling |gentle |full |fast )?boil\b/,
+    'boil',
+  ],
+  [
+    /\b(?:bring|return|reduce|turn|lower|come) (?:[^.;]*? )?(?:down )?to a (?:gentle |bare |slow )?simmer\b/,
+    'simmer',
+  ],
+  [/\b(?:under|beneath) (?:the|a) (?:hot |preheated )?(?:grill|broiler)\b/, 'grill'],
+  [/\bto cool(?: completely| slightly| down| a little)?[\s.]*$/, 'cool'],
+  [
+    /\b(?:leave|allow|let|set|put|stand|sit)\b[^.;]*\b(?:go cold|come to room temperature|cool(?:ed)?|until cool enough)\b/,
+    'cool',
+  ],
+  [/\b(?:leave|allow|let|set|put)\b[^.;]*\b(?:rise|prove|proof|double in size|doubled)\b/, 'prove'],
+  [/\b(?:leave|allow|let|set|put)\b[^.;]*\b(?:soak|marinate|steep|plump up|brine)\b/, 'soak'],
+  [
+    /\b(?:leave|allow|let|set|put|keep|place|firm up|chill)\b[^.;]*\b(?:in(?:to)? (?:the|a) (?:fridge|refrigerator|freezer)|chill)\b/,
+    'chill',
+  ],
+  [
+    /\b(?:leave|allow|let|set aside)\b[^.;]*\b(?:rest|stand|sit|settle|infuse|steep|thaw|defrost|set|hydrate|relax|steam)\b/,
+    'rest',
+  ],
+  [
+    /\b(?:put|place|return|transfer|slide|pop|get|move|stick|set)\b[^.;]*\b(?:in|into|to|back in|back into) (?:the|a|your) (?:(?!air)[a-z-]+ )?(?:oven|air ?fryer)\b(?! dish|proof)/,
+    'bake',
+  ],
+]
+
+/** Names of equipment, in kitchen kinds, longest names first. */
+export const EQUIPMENT: [RegExp, string][] = [
+  [/\bslow[ -]cooker\b|\bcrock ?pot\b/, 'slow-cooker'],
+  [/\b(?:electric )?pressure[ -]cooker\b|\bmulti-?cooker\b/, 'pressure-cooker'],
+  [/\brice[ -]cooker\b/, 'rice-cooker'],
+  [/\bair[ -]?fry(?:er)?\b/, 'air-fryer'],
+  [/\bmicrowaves?\b/, 'microwave'],
+  [/\bfood[ -]processor\b|\bprocessor\b/, 'processor'],
+  [/\b(?:stick|hand|immersion|jug)[ -]?blender\b|\bblender\b|\bliquidi[sz]er\b/, 'blender'],
+  [
+    /\b(?:stand|electric|hand|food)[ -]mixer\b|\bmixer\b|\bdough hook\b|\bpaddle attachment\b|\belectric whisk\b/,
+    'mixer',
+  ],
+  [/\bkettle\b/, 'kettle'],
+  [/\bsaut[eé] (?:setting|mode|function|button)\b/, 'pressure-cooker'],
+  [/\bgrill pans?\b/, 'tray'],
+  [
+    /\b(?:barbecue|charcoal|outdoor grill|gas grill|smoker)\b|\bgrill(?:'s)? lid\b/,
+    'outdoor-grill',
+  ],
+  [/\bgriddle(?: pan)?\b/, 'griddle'],
+  [
+    /\b(?:frying|saut[eé]|non-?stick|sauce-less|cast[ -]iron|omelette|shallow) ?pans?\b|\bskillets?\b|\bwoks?\b/,
+    'frying-pan',
+  ],
+  [
+    /\b(?:sauce|stock|soup|preserving|deep|heavy(?:-based|-bottomed)?) ?-?pans?\b|\b(?:stock|soup|cooking|pasta|large|big|heavy|lidded|deep|medium|small)[ -]?pots?\b|\bstockpots?\b|\bsaucepans?\b|\bcasseroles?(?: dish| pot)?\b|\bdutch oven\b|\bcauldron\b|\bpots?\b/,
+    'pot',
+  ],
+  [
+    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\b(?:the|lined|greased|buttered|prepared|same|your|square|round|deep) tins?\b(?! of)/,
+    'tin',
+  ],
+  [
+    /\b(?:roasting|baking|oven) (?:trays?|sheets?|tins?|pans?|trays)\b|\b(?:sheet pans?|roasters?|trays?|cookie sheets?)\b/,
+    'tray',
+  ],
+  [
+    /\b(?:oven-?proof|baking|gratin|pie|oven|lasagne|roasting|casserole|glass|ovenproof baking) ?dish(?:es)?\b|\bdish\b/,
+    'oven-dish',
+  ],
+  [/\bbowls?\b|\bjug\b/, 'bowl'],
+  [/\b(?:chopping|cutting) boards?\b|\bboard\b/, 'board'],
+  [/\b(?:work ?surface|worktop|counter|floured surface|bench)\b/, 'bench'],
+  [/\b(?:colander|sieve|strainer)\b/, 'colander'],
+  [/\bsteamer\b|\bsteaming basket\b/, 'steamer'],
+  [/\b(?:wire|cooling|cake) racks?\b|\brack\b/, 'rack'],
+  [/\b(?:fridge|refrigerator|refrigerate)\b/, 'fridge'],
+  [/\b(?:freezer)\b/, 'freezer'],
+  [/\b(?:grill|broiler)\b/, 'grill'],
+  [/\bovens?\b/, 'oven'],
+]
+/** Vessels that food stays in from one step to the next. */
+export const VESSELS = new Set([
+  'pot',
+  'frying-pan',
+  'griddle',
+  'tray',
+  'oven-dish',
+  'tin',
+  'bowl',
+  'slow-cooker',
+  'pressure-cooker',
+  'rice-cooker',
+  'air-fryer',
+  'processor',
+  'blender',
+  'mixer',
+  'steamer',
+])
+/** Vessels that stand on a burner while they are heated. */
+export const ON_HOB = new Set(['pot', 'frying-pan', 'griddle', 'steamer', 'kettle'])

@@ -1,0 +1,45 @@
+import { readIngredientLine, namesOf, type IngredientRead } from './ingredientLine'
+import { layoutOf } from './layout'
+import { stepsOf, type StepRead } from './method'
+
+/** A recipe as it was read from a text: with everything doubtful marked for the cook. */
+export interface RecipeRead {
+  name: string
+  serves: number
+  ingredients: IngredientRead[]
+  steps: StepRead[]
+  doubts: string[]
+}
+
+/** Longest text that is taken for one recipe, in characters. */
+export const LONGEST_TEXT = 60_000
+
+/** Reads ordinary recipe text. Never fails: what it cannot tell stands among the doubts. */
+export function readRecipeText(text: string): RecipeRead {
+  const layout = layoutOf(text.slice(0, LONGEST_TEXT))
+  return recipeFrom(layout)
+}
+
+/** The same from parts that were told apart already. */
+export function recipeFrom(parts: {
+  name: string
+  serves: number | undefined
+  ingredients: string[]
+  method: string
+  doubts: string[]
+}): RecipeRead {
+  const ids = new Set<string>()
+  const ingredients = parts.ingredients.map((line): IngredientRead => {
+    const read = readIngredientLine(line)
+    const base =
+      (namesOf(read.item).at(-1) ?? 'item').normalize('NFD').replace(/[^a-z0-9]/g, '') || 'item'
+    let id = base
+    for (let n = 2; ids.has(id); n++) id = `${base}-${n}`
+    ids.add(id)
+    return { id, ...read }
+  })
+  const steps = stepsOf(parts.method, ingredients)
+  const doubts = [...parts.doubts]
+  if (!steps.length) doubts.push('no steps were found in the text')
+  return { name: parts.name, serves: parts.serves ?? 4, ingredients, steps, doubts }
+}

@@ -1,0 +1,40 @@
+/** Stands for a full stop that ends no sentence. */
+const GUARD = '\ue000'
+const GUARDED = /\ue000/g
+
+/** A method's sentences, without numbering, headings and empty lines. */
+export function sentencesOf(method: string): string[] {
+  const out: string[] = []
+  for (const raw of method.split(/\r?\n/)) {
+    const line = raw
+      .replace(/^[\s>#*•·▢☐□◦–—-]+/, '')
+      .replace(/^(?:step\s*)?\(?\d{1,2}(?:\s*[-.):]\s+|\s*[.):]\s*(?=[A-Z])|\s+(?=[A-Z]))/i, '')
+      .replace(/^step\s+(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s*[:.-]?\s*/i, '')
+      .replace(/^\*\*(.+?)\*\*:?\s*/, '$1 ')
+      .trim()
+    if (!line || isHeading(line)) continue
+    // A stop ends a sentence where a capital follows; abbreviations do not.
+    const guarded = line.replace(
+      /\b([Aa]pprox|[Mm]ins?|[Hh]rs?|[Ss]ecs?|tsps?|[Tt]bsps?|oz|lb|deg|e\.g|i\.e|no)\.(?=\s+[a-z0-9(])/g,
+      `$1${GUARD}`,
+    )
+    for (const part of guarded.split(/(?<=[.!?])["')]*\s+(?=["'(]?[A-Z0-9])|(?<=[!?;])\s+/)) {
+      const sentence = unlabelled(part)
+        .replace(GUARDED, '.')
+        .replace(/\s&\s/g, ' and ')
+        .replace(/\s+/g, ' ')
+        .trim()
+      if (/[a-z]/i.test(sentence)) out.push(sentence)
+    }
+  }
+  return out
+}
+
+/** `White sauce: melt the butter` without what stands before the colon. */
+const unlabelled = (part: string) => part.replace(/^[A-Z][A-Za-z' -]{2,32}:\s+(?=[a-zA-Z]{3})/, '')
+
+/** `For the sauce:` and the like: names a part and says nothing to do. */
+export const isHeading = (line: string) =>
+  /^(?:for (?:the|a) [^.]{2,40}|(?:to )?(?:serve|finish|assemble|make(?: the)? [a-z ]{2,30})|(?:the )?(?:method|directions|instructions|preparation|steps|ingredients|notes?|topping|sauce|filling|base|dough|marinade|dressing|glaze))\s*:$/i.test(
+    line.trim(),
+  ) || /^[A-Z][A-Za-z ]{2,30}:$/.test(line.trim())

@@ -1,0 +1,47 @@
+import type { WorkKind } from '../work'
+import { isDough, isRaw } from './foods'
+import { ON_HEAT } from './groups'
+import type { IngredientRead } from './ingredientLine'
+
+const DONE_BY = new Set<WorkKind>([...ON_HEAT, 'bake', 'grill', 'slow', 'pressure'])
+/** Whether a kind of work cooks what it is done to. */
+export const cooks = (work: WorkKind) => DONE_BY.has(work)
+
+/** Where hands have been after a step: on raw meat, fish or egg, on produce, or on ready food. */
+export function hygieneOf(
+  text: string,
+  work: WorkKind,
+  uses: string[],
+  ingredients: readonly IngredientRead[],
+  cookedRaw: Set<string>,
+  before: readonly { work: WorkKind }[],
+): 'raw' | 'ready' | 'produce' | 'neutral' {
+  const raw =
+    uses.some((id) => isRaw(ingredients.find((i) => i.id === id)!.item) && !cookedRaw.has(id)) ||
+    (isRaw(text) && !before.some((d) => cooks(d.work)))
+  const doneOnHeat = before.some((d) => cooks(d.work))
+  switch (work) {
+    case 'cut':
+      return raw
+        ? 'raw'
+        : doneOnHeat && !uses.some((id) => !cookedRaw.has(id))
+          ? 'ready'
+          : 'produce'
+    case 'season':
+    case 'shape':
+    case 'mix':
+    case 'assemble':
+    case 'brown':
+    case 'soak':
+      if (raw) return 'raw'
+      if (work === 'shape' && isDough(text)) return 'neutral'
+      return doneOnHeat && (work === 'mix' || work === 'assemble') ? 'ready' : 'neutral'
+    case 'pack':
+    case 'blend':
+      return raw ? 'raw' : 'ready'
+    case 'fry':
+      return raw ? 'raw' : 'neutral'
+    default:
+      return 'neutral'
+  }
+}

@@ -1,0 +1,142 @@
+import type { WorkKind } from '../work'
+import { durationsIn } from './durations'
+import type { Whereabouts } from './equipment'
+import { isBoiled, isMeat } from './foods'
+import { ON_HEAT, type Group } from './groups'
+import { VESSELS } from './lexicon'
+import { temperaturesIn } from './temperatures'
+
+/** What kind of work a clause is, where its verb alone leaves that open. */
+export function workOf(
+  group: Group,
+  where: Whereabouts,
+  named: readonly string[],
+  items: readonly string[],
+): WorkKind {
+  const { verb, work } = group
+  const text = group.text.toLowerCase()
+  const about = `${text} ${items.join(' ')}`
+  const spans = durationsIn(text).filter((d) => d.kind === 'span')
+  if (named.includes('microwave')) return 'heat'
+  if (work === 'heat') return 'heat'
+  if (work === 'simmer' && COOK.test(verb)) return cookedHow(text, about, verb, where, named)
+  switch (verb) {
+    case 'season':
+    case 'salt':
+      return /\bto taste\b|\bcheck\b/.test(text) ? 'mix' : 'season'
+    case 'rub':
+    case 'coat':
+    case 'toss':
+    case 'dust':
+      return isMeat(about) && where.heated === undefined && !/\bflour\b/.test(text)
+        ? 'season'
+        : work
+    case 'reduce':
+      return /\bby (?:half|a third|two thirds|0\.\d+)\b|\buntil (?:thick|syrupy|reduced)\b/.test(
+        text,
+      )
+        ? 'simmer'
+        : work
+    case 'brown':
+      return named.includes('grill') ? 'grill' : work
+    case 'toast':
+    case 'crisp':
+    case 'dry':
+      return named.includes('oven') ? 'bake' : work
+    case 'braise':
+    case 'stew':
+    case 'poach':
+      return named.includes('oven') ? 'bake' : 'simmer'
+    case 'press':
+      if (spans.some((d) => d.least >= 8)) return 'rest'
+    // falls through
+    case 'pat':
+    case 'roll':
+    case 'flatten':
+    case 'shape':
+      return INTO_TIN.test(text) ? 'assemble' : work
+    case 'squeeze':
+      return /\b(?:lemon|lime|orange|juice)\b/.test(text) ? 'assemble' : work
+    case 'mash':
+      return 'mix'
+    case 'crush':
+      return /\b(?:garlic|seeds?|spices?|pods?|peppercorns?|biscuits?|nuts?)\b/.test(text)
+        ? work
+        : 'mix'
+    case 'steam':
+      return /\b(?:leave|let|allow)\b/.test(text) ? 'rest' : work
+    case 'freeze':
+      return spans.length ? 'chill' : 'pack'
+    case 'grate':
+    case 'crumble':
+    case 'tear':
+    case 'shave':
+      return /\bover (?:the|it)\b/.test(text) ? 'assemble' : work
+    case 'stand':
+      return !spans.length && INTO_TIN.test(text) ? 'assemble' : work
+    case 'keep':
+    case 'set aside':
+    case 'reserve':
+      return spans.length ? 'rest' : work
+    default:
+      return work === 'assemble' || work === 'mix' ? putHow(text, verb, work, where, named) : work
+  }
+}
+
+const COOK = /^(?:cook|heat|warm|reheat|reduce down|bubble|thicken)$/
+const INTO_TIN =
+  /\b(?:in|into|over|onto) (?:a|the|an) (?:[a-z-]+ ){0,3}(?:tin|dish|tray|pan|base)\b/
+const PASTA = /\b(?:pasta|spaghetti|penne|macaroni|noodles|gnocchi|dumplings)\b/
+const SOFT = /\b(?:soft|softened|softens?|translucent|transparent|tender)\b/
+const ONIONS = /\b(?:onions?|shallots?|leeks?|celery|peppers?|fennel)\b/
+
+/** `Cook for ten minutes`: in what, and what went before, says how. */
+function cookedHow(
+  text: string,
+  about: string,
+  verb: string,
+  where: Whereabouts,
+  named: readonly string[],
+): WorkKind {
+  const at = (kind: string) =>
+    named.includes(kind) || (where.vessel === kind && !named.some((k) => VESSELS.has(k)))
+  if (at('slow-cooker')) return 'slow'
+  if (at('pressure-cooker') && !where.opened) return 'pressure'
+  if (at('air-fryer')) return 'bake'
+  if (at('rice-cooker')) return 'simmer'
+  if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
+  if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
+  if (PASTA.test(about) || /\bboiling (?:salted )?water\b/.test(about)) return 'boil'
+  if (
+    /\b(?:until (?:well )?brown(?:ed)?|brown all over|until no longer pink)\b/.test(text) &&
+    isMeat(about)
+  )
+    return 'brown'
+  if (ONIONS.test(about) && SOFT.test(text) && !where.wet) return 'soften'
+  const pan = named.find((k) => VESSELS.has(k)) ?? where.vessel
+  if (pan === undefined && isBoiled(about)) return 'boil'
+  if (durationsIn(text).some((d) => d.kind === 'span' && d.least > 25)) return 'simmer'
+  const frying = where.heated === 'fry' || where.heated === 'soften' || where.heated === 'brown'
+  if (verb === 'cook' && !where.wet && (pan === 'frying-pan' || frying)) return 'fry'
+  const water = /\b(?:in|with) (?:a (?:large |big )?(?:pan|pot|saucepan) of|plenty of|salted)\b/
+  return isBoiled(about) && water.test(text) ? 'boil' : 'simmer'
+}
+
+/** Put into a cooker or the fridge for so long: that is the work, not the putting. */
+function putHow(
+  text: string,
+  verb: string,
+  work: WorkKind,
+  where: Whereabouts,
+  named: readonly string[],
+): WorkKind {
+  if (verb === 'knead' || !durationsIn(text).some((d) => d.kind === 'span' && d.most >= 3))
+    return work
+  if (named.includes('slow-cooker') && /\b(?:low|high|cook)\b/.test(text)) return 'slow'
+  if (named.includes('fridge') || named.includes('freezer')) return 'chill'
+  if (named.includes('oven')) return 'bake'
+  const hob = where.heated !== undefined && ON_HEAT.has(where.heated)
+  if (verb === 'cover') return hob && !/\boff the heat\b/.test(text) ? 'simmer' : 'rest'
+  if (/^(?:turn|flip|stir)$/.test(verb) && where.heated) return where.heated
+  return work
+}
