@@ -1,3 +1,4 @@
+export { newStation, READY_KITCHENS, STATION_KINDS } from './ready'
 export {
   kitchenSchema,
   type Kitchen,

@@ -13,6 +13,8 @@ const station = z.strictObject({
   capacity: z.number().positive().default(1),
   tags: z.array(z.string().min(1)).default([]),
   size: z.number().positive().optional(),
+  /** Broken, lent or full today: plans do without it. */
+  outOfUse: z.boolean().default(false),
   wash: z
     .strictObject({
       seconds: z.int().min(0).max(3600),

@@ -1,4 +1,15 @@
 export { asRead, jsonLdOf, markdownOf, readRecipes, type Found } from './exchange'
+export {
+  mayWaitFor,
+  stripOf,
+  timesOf,
+  waitsFor,
+  withNewStep,
+  withoutStep,
+  withStep,
+  type StripRow,
+} from './edit'
+export { indexOf, search, type Entry, type Wanted } from './search'
 export { idFor, markFor, plannable } from './plannable'
 export { readRecipe } from './read'
 export {

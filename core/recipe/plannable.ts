@@ -75,6 +75,7 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
       },
     ],
     ...(caution ? { caution } : {}),
+    doubts: s.doubts.map((d) => d.slice(0, 300)),
   }
 }
 

@@ -65,6 +65,8 @@ export const step = z.strictObject({
   caution: line.optional(),
   /** Runs on after everybody has stopped, and does not count as the session. */
   aside: z.boolean().default(false),
+  /** What the cook still has to look at, left from reading a text. */
+  doubts: z.array(line).default([]),
 })
 
 export const recipeSchema = z.strictObject({

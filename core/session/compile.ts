@@ -58,10 +58,16 @@ export function compileSession(input: {
   kitchen: Kitchen
   recipes: Recipe[]
 }): Reading<CompiledSession> {
-  const { session, kitchen } = input
+  const { session } = input
+  const stations = input.kitchen.stations.filter((s) => !s.outOfUse)
+  const kitchen = { ...input.kitchen, stations }
   const recipes = new Map(input.recipes.map((r) => [r.id, r]))
   const dishes = dishesToMake(session, recipes)
-  const issues = [...sessionIssues(session, kitchen, recipes), ...roomIssues(dishes, kitchen)]
+  const issues = [
+    ...sessionIssues(session, kitchen, recipes),
+    ...missing(dishes, kitchen),
+    ...roomIssues(dishes, kitchen),
+  ]
   if (issues.length) return { ok: false, issues }
 
   const cards: Record<string, Card> = {}
@@ -135,6 +141,25 @@ function sessionIssues(session: Session, kitchen: Kitchen, recipes: Map<string, 
     if (!recipes.has(id))
       issues.push({ path, message: `there is no recipe "${id}"`, allowed: 'the id of one recipe' })
   return issues
+}
+
+/** Steps for which the kitchen has nothing, in none of their ways. */
+function missing(dishes: DishToMake[], kitchen: Kitchen): Issue[] {
+  const kinds = new Set(kitchen.stations.map((s) => s.kind))
+  return dishes.flatMap(({ recipe }) =>
+    recipe.steps.flatMap((step): Issue[] => {
+      const lacking = step.ways.map((w) => w.on.find((n) => !kinds.has(n.kind))?.kind)
+      if (lacking.some((k) => k === undefined)) return []
+      const word = [...new Set(lacking)].join(' or ').replace(/-/g, ' ')
+      return [
+        {
+          path: `dishes.${recipe.id}.steps.${step.id}`,
+          message: `${recipe.name}: "${step.do}" wants a ${word}, and this kitchen has none in use`,
+          allowed: 'what the kitchen has: change the step, or add it to the kitchen',
+        },
+      ]
+    }),
+  )
 }
 
 /** Vessels and cold places too small for what is to go in, before anybody starts. */

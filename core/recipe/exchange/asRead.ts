@@ -34,7 +34,7 @@ export function asRead(recipe: Recipe): RecipeRead {
           ...(most === undefined ? {} : { most }),
         })),
         uses: s.uses,
-        doubts: [],
+        doubts: s.doubts,
       }
     }),
     doubts: [],

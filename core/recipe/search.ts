@@ -1,0 +1,57 @@
+import { timesOf } from './edit'
+import type { Recipe } from './schema'
+
+/** What is looked for in a recipe box. */
+export interface Wanted {
+  /** Words that must all turn up in the name, the ingredients or the steps. */
+  words: string
+  /** Equipment that the recipe must use. */
+  equipment?: string
+  /** Most minutes from first to last. */
+  within?: number
+}
+
+export interface Entry {
+  recipe: Recipe
+  text: string
+  name: string
+  equipment: Set<string>
+  whole: number
+}
+
+const folded = (text: string) =>
+  text
+    .normalize('NFD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase()
+
+/** Recipes ready to be searched; to be made once for a box, not once a keystroke. */
+export const indexOf = (recipes: readonly Recipe[]): Entry[] =>
+  recipes.map((recipe) => ({
+    recipe,
+    name: folded(recipe.name),
+    text: folded(
+      [
+        recipe.name,
+        ...recipe.ingredients.map((i) => `${i.item} ${i.note ?? ''}`),
+        ...recipe.steps.map((s) => s.do),
+      ].join(' '),
+    ),
+    equipment: new Set(recipe.steps.flatMap((s) => s.ways.flatMap((w) => w.on.map((o) => o.kind)))),
+    whole: timesOf(recipe).whole,
+  }))
+
+/** The recipes that fit, those whose name fits first, then by name. */
+export function search(index: readonly Entry[], wanted: Wanted): Recipe[] {
+  const words = folded(wanted.words).split(/\s+/).filter(Boolean)
+  const named = (e: Entry) => (words.every((w) => e.name.includes(w)) ? 0 : 1)
+  return index
+    .filter(
+      (e) =>
+        words.every((w) => e.text.includes(w)) &&
+        (!wanted.equipment || e.equipment.has(wanted.equipment)) &&
+        (wanted.within === undefined || e.whole <= wanted.within),
+    )
+    .sort((a, b) => named(a) - named(b) || (a.name < b.name ? -1 : a.name > b.name ? 1 : 0))
+    .map((e) => e.recipe)
+}

@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest'
+import { kitchenSchema, newStation, READY_KITCHENS, STATION_KINDS } from '../kitchen'
+import { breachText, checkPlan } from '../plan'
+import { plannable, readRecipeText, recipeSchema, type Recipe } from '../recipe'
+import { CORPUS } from '../recipe/text/corpus.fixture'
+import { solve } from '../solver'
+import { compileSession } from './index'
+
+const kitchens = READY_KITCHENS.map((k) => kitchenSchema.parse(k.kitchen))
+const everything = kitchenSchema.parse({
+  ...READY_KITCHENS[2]!.kitchen,
+  stations: [
+    ...READY_KITCHENS[2]!.kitchen.stations,
+    ...Object.keys(STATION_KINDS).map((k) =>
+      newStation(k, new Set(READY_KITCHENS[2]!.kitchen.stations.map((s) => s.id))),
+    ),
+  ],
+})
+const recipes: Recipe[] = CORPUS.map(({ text }, i) =>
+  recipeSchema.parse(plannable(readRecipeText(text), `dish-${i}`, 'Aa')),
+)
+const session = (ids: string[]) => ({
+  format: 'cadrum/session@1' as const,
+  id: 'own',
+  name: 'Own',
+  kitchen: 'my-kitchen',
+  cooks: ['me'],
+  start: '2027-03-20T09:00',
+  dishes: ids.map((recipe) => ({ recipe, batches: 1 })),
+})
+
+describe('a cook’s own recipes in a ready kitchen', () => {
+  it('plan, every one of them, and the checker finds nothing', () => {
+    for (const recipe of recipes) {
+      const reading = compileSession({
+        session: session([recipe.id]),
+        kitchen: everything,
+        recipes,
+      })
+      if (!reading.ok) throw new Error(`${recipe.name}: ${JSON.stringify(reading.issues)}`)
+      const plan = solve(reading.value.problem, { iterations: 30 })
+      expect([recipe.name, plan.status, plan.reasons]).not.toContain('infeasible')
+      expect(plan.activities.length).toBeGreaterThan(0)
+      expect(checkPlan(reading.value.problem, plan).map(breachText)).toEqual([])
+    }
+  })
+
+  it('plan together, six at a time', () => {
+    const reading = compileSession({
+      session: session(recipes.slice(0, 6).map((r) => r.id)),
+      kitchen: everything,
+      recipes,
+    })
+    if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+    const plan = solve(reading.value.problem, { iterations: 60 })
+    expect(checkPlan(reading.value.problem, plan).map(breachText)).toEqual([])
+  })
+
+  it('say what the kitchen lacks, and so does what is out of use today', () => {
+    const fryer = recipes.find((r) =>
+      r.steps.some((s) => s.ways[0]!.on.some((o) => o.kind === 'air-fryer')),
+    )!
+    const lacking = compileSession({ session: session([fryer.id]), kitchen: kitchens[1]!, recipes })
+    expect(lacking.ok).toBe(false)
+    if (!lacking.ok) expect(lacking.issues[0]!.message).toContain('air fryer')
+    const stew = recipes[0]!
+    const broken = {
+      ...everything,
+      stations: everything.stations.map((s) => ({ ...s, outOfUse: s.kind === 'oven' })),
+    }
+    const reading = compileSession({ session: session([stew.id]), kitchen: broken, recipes })
+    expect(reading.ok).toBe(false)
+    if (!reading.ok) expect(reading.issues[0]!.message).toContain('oven')
+  })
+})
