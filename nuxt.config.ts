@@ -33,6 +33,6 @@ export default defineNuxtConfig({
   },
   vite: { worker: { format: 'es' } },
   postcss: { plugins: { cssnano: false } },
-  nitro: { prerender: { routes: ['/', '/plan', '/cook'] } },
+  nitro: { prerender: { routes: ['/', '/plan', '/cook', '/recipes', '/kitchen'] } },
   typescript: { strict: true },
 })

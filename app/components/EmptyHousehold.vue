@@ -7,8 +7,10 @@ import { replaceHousehold } from '~/database/household'
   <section class="empty">
     <h1>Nothing on the stove yet</h1>
     <p>
-      Cadrum plans a cooking session from a kitchen and its recipes. Import a file of yours from the
-      Household menu, or look around with Highfell, a made-up farm kitchen with twelve dishes.
+      Cadrum plans a cooking session from a kitchen and its recipes. Describe
+      <NuxtLink to="/kitchen">your kitchen</NuxtLink> and bring
+      <NuxtLink to="/recipes">your recipes</NuxtLink> in, import a file of yours from the Household
+      menu, or look around with Highfell, a made-up farm kitchen with twelve dishes.
     </p>
     <v-btn color="primary" size="large" @click="replaceHousehold(demoHousehold())">
       Load Highfell

@@ -16,6 +16,11 @@ const rooms = [
   { to: '/plan', name: 'Plan' },
   { to: '/cook', name: 'Cook' },
 ]
+/** What one owns, apart from the work. */
+const owned = [
+  { to: '/recipes', name: 'Recipes' },
+  { to: '/kitchen', name: 'Kitchen' },
+]
 </script>
 
 <template>
@@ -31,6 +36,11 @@ const rooms = [
         }}</NuxtLink>
       </nav>
       <span class="space" />
+      <nav aria-label="What is yours">
+        <NuxtLink v-for="room in owned" :key="room.to" :to="room.to" class="room">{{
+          room.name
+        }}</NuxtLink>
+      </nav>
       <HouseholdMenu />
       <v-btn
         :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight"
@@ -104,8 +114,19 @@ nav {
 }
 @media (max-width: 500px) {
   .bar {
+    flex-wrap: wrap;
     padding: 6px 10px;
-    gap: 2px 6px;
+    gap: 0 6px;
+  }
+  .space {
+    order: -1;
+    flex-basis: 36%;
+  }
+  .brand {
+    order: -2;
+  }
+  nav {
+    order: 1;
   }
   .room {
     padding: 8px 6px;

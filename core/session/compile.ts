@@ -154,7 +154,7 @@ function missing(dishes: DishToMake[], kitchen: Kitchen): Issue[] {
       return [
         {
           path: `dishes.${recipe.id}.steps.${step.id}`,
-          message: `${recipe.name}: "${step.do}" wants a ${word}, and this kitchen has none in use`,
+          message: `${recipe.name}: "${step.do}" wants ${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}, and this kitchen has none in use`,
           allowed: 'what the kitchen has: change the step, or add it to the kitchen',
         },
       ]

@@ -77,7 +77,7 @@ class Reader {
     const text =
       this.prelude === undefined
         ? group.text
-        : `${this.prelude.replace(/[.\s]+$/, '')}. ${group.text}`
+        : `${this.prelude.replace(/[.\s]+$/, '')}, then ${group.text.charAt(0).toLowerCase()}${group.text.slice(1)}`
     if (isHotFat(group) && !durationsIn(text).some((d) => d.kind === 'span')) {
       this.prelude = text
       const vessel =

@@ -1,0 +1,175 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { readRecipes, type Found } from '~~/core/recipe'
+import { minutesText, WORK_WORDS } from '~/composables/useWords'
+
+const emit = defineEmits<{ take: [found: Found[]]; close: [] }>()
+const text = ref('')
+const source = ref('')
+const refused = ref<string[]>([])
+/** Largest file that is opened: a film by mistake would stall the page. */
+const LARGEST = 20_000_000
+
+const reading = computed(() => (text.value.trim() ? readRecipes(text.value) : undefined))
+const found = computed(() => (reading.value?.ok ? reading.value.value : []))
+const issues = computed(() =>
+  refused.value.length
+    ? refused.value
+    : reading.value && !reading.value.ok
+      ? reading.value.issues.map((i) => `${i.path}: ${i.message}. Allowed: ${i.allowed}.`)
+      : [],
+)
+const preview = computed(() => {
+  const first = found.value.length === 1 ? found.value[0]! : undefined
+  return first && 'read' in first ? first.read : undefined
+})
+const doubts = computed(
+  () =>
+    (preview.value?.steps.reduce((n, s) => n + s.doubts.length, 0) ?? 0) +
+    (preview.value?.doubts.length ?? 0),
+)
+
+async function open(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  refused.value = []
+  source.value = file.name
+  if (file.size > LARGEST) {
+    text.value = ''
+    refused.value = [
+      `${file.name} is too large (${Math.round(file.size / 1e6)} MB). Allowed: up to 20 MB.`,
+    ]
+    return
+  }
+  text.value = await file.text()
+}
+</script>
+
+<template>
+  <section class="intake" aria-label="Bring a recipe in">
+    <h2>Bring a recipe in</h2>
+    <p class="quiet">
+      Paste it as it stands, ingredients and method, or open a file: text, a saved page, JSON or
+      CSV. It is read here, in your browser.
+    </p>
+    <textarea
+      v-model="text"
+      rows="9"
+      aria-label="Recipe text"
+      placeholder="Leek and potato soup&#10;Serves 4&#10;&#10;500 g leeks …&#10;&#10;Slice the leeks and soften them in a pot for 10 minutes …"
+      @input="refused = []"
+    />
+    <label class="file">
+      <span>Open a file</span>
+      <input
+        type="file"
+        accept=".txt,.md,.html,.htm,.json,.jsonld,.csv,text/*,application/json"
+        aria-label="Recipe file"
+        @change="open"
+      />
+      <span v-if="source" class="quiet">{{ source }}</span>
+    </label>
+    <ul v-if="issues.length" class="wrong" role="alert">
+      <li v-for="issue in issues.slice(0, 5)" :key="issue">{{ issue }}</li>
+    </ul>
+    <div v-if="preview" class="preview" data-test="preview">
+      <p role="status">
+        <strong>{{ preview.name }}</strong>, serves {{ preview.serves }}:
+        {{ preview.ingredients.length }} ingredients, {{ preview.steps.length }} steps<template
+          v-if="doubts"
+          >, <span class="flag">{{ doubts }} to confirm</span></template
+        >.
+      </p>
+      <ol>
+        <li v-for="s in preview.steps" :key="s.id">
+          <span class="work">{{ WORK_WORDS[s.work] }}</span>
+          <span class="figure" :class="{ guess: !s.stated }"
+            >{{ minutesText(...s.minutes) }}{{ s.stated ? '' : '?' }}</span
+          >
+          <span>{{ s.do }}</span>
+        </li>
+      </ol>
+    </div>
+    <p v-else-if="found.length" role="status">
+      {{ found.length }} {{ found.length === 1 ? 'recipe' : 'recipes' }} found.
+    </p>
+    <div class="buttons">
+      <v-btn
+        color="primary"
+        :disabled="!found.length"
+        data-test="take"
+        @click="emit('take', found)"
+      >
+        {{ found.length > 1 ? `Keep all ${found.length}` : 'Keep it' }}
+      </v-btn>
+      <v-btn variant="text" @click="emit('close')">Close</v-btn>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.intake {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+textarea {
+  width: 100%;
+  padding: 12px;
+  border: 1px solid var(--quiet);
+  border-radius: 10px;
+  background: rgb(var(--v-theme-surface));
+  color: inherit;
+  font: inherit;
+  line-height: 1.4;
+  resize: vertical;
+}
+.file {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+}
+.preview {
+  padding: 10px 14px;
+  border-left: 4px solid rgb(var(--v-theme-primary));
+  background: rgb(var(--v-theme-surface));
+}
+ol {
+  margin-top: 6px;
+  padding: 0;
+  list-style: none;
+}
+.preview li {
+  display: grid;
+  grid-template-columns: 7.5em 5.5em minmax(0, 1fr);
+  gap: 10px;
+  padding: 3px 0;
+  font-size: 0.92rem;
+}
+.work {
+  font-weight: 650;
+}
+.guess,
+.flag {
+  color: rgb(var(--v-theme-error));
+}
+.wrong {
+  padding: 8px 12px 8px 28px;
+  border-left: 4px solid rgb(var(--v-theme-error));
+}
+.buttons {
+  display: flex;
+  gap: 8px;
+}
+@media (max-width: 500px) {
+  .preview li {
+    grid-template-columns: 6em 1fr;
+  }
+  .preview li span:last-child {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,201 @@
+import { readFileSync } from 'node:fs'
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { stopPlanning } from './support'
+
+const SOUP = `Leek and potato soup
+Serves 4
+
+500 g leeks
+400 g potatoes
+1 litre stock
+30 g butter
+
+1. Slice the leeks and dice the potatoes.
+2. Melt the butter in a large saucepan, add the leeks and soften for 10 minutes.
+3. Add the potatoes and stock, bring to the boil and simmer for 20 minutes.
+4. Blend with a stick blender until smooth. Cool for 30 minutes and pack into boxes.`
+
+const LOAF = `Ingredients: 400g self-raising flour, 300ml milk, 100g cheddar, 1 tsp mustard
+
+Method: Heat the oven to 190C. Grate the cheese. Mix everything in a bowl, spoon into a loaf tin and bake for 45 mins. Cool on a rack.`
+
+const STEW = `Weeknight bean stew. You want two onions, 800 g cooked beans and half a litre of stock. Chop the onions and fry them gently in a pot for about eight minutes. Tip in the beans and the stock and let it bubble for twenty-five minutes.`
+
+async function wiped(page: Page) {
+  await page.goto('/plan')
+  await stopPlanning(page)
+  await page.getByRole('button', { name: 'Household' }).click()
+  await page.getByText('Wipe this browser', { exact: true }).click()
+  await expect(page.getByText('Nothing on the stove yet')).toBeVisible()
+}
+async function paste(page: Page, text: string) {
+  await page.getByTestId('bring').click()
+  await page.getByLabel('Recipe text').fill(text)
+  await expect(page.getByTestId('preview')).toBeVisible()
+  await page.getByTestId('take').click()
+  await expect(page.locator('.sheet')).toBeVisible()
+}
+
+test('a new cook begins with a ready kitchen, pastes three recipes and gets a plan', async ({
+  page,
+}) => {
+  await wiped(page)
+  await page.getByRole('link', { name: 'your kitchen' }).click()
+  await page.getByRole('button', { name: /One oven, four burners/ }).click()
+  await expect(page.getByTestId('station-front-left')).toBeVisible()
+  await page.getByRole('button', { name: '+ slow cooker' }).click()
+  await expect(page.getByTestId('station-slow-cooker')).toBeVisible()
+  await page.getByLabel('Slow cooker: litres').fill('6')
+  await page.getByLabel('Slow cooker: litres').blur()
+  await page.getByRole('link', { name: 'Recipes' }).click()
+  for (const text of [SOUP, LOAF, STEW]) {
+    await paste(page, text)
+    await page.getByTestId('to-session').click()
+    await expect(page.getByTestId('to-session')).toContainText('take it out')
+  }
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('alert')).toBeHidden()
+  await page.reload()
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await page.goto('/kitchen')
+  await expect(page.getByLabel('Slow cooker: litres')).toHaveValue('6')
+})
+
+test('what is doubtful is marked and can be confirmed; wrong input is explained and not kept', async ({
+  page,
+}) => {
+  await page.goto('/recipes')
+  await paste(page, SOUP)
+  const before = Number.parseInt((await page.getByTestId('doubts').textContent())!)
+  await page.getByTestId('step-slice').click()
+  await page.getByRole('button', { name: 'It is right' }).click()
+  await expect(page.getByTestId('doubts')).toContainText(`${before - 1} to confirm`)
+  const most = page.getByLabel('Most minutes')
+  await most.fill('1')
+  await most.blur()
+  await expect(page.getByRole('alert').filter({ visible: true })).toContainText(
+    'least, usual, most',
+  )
+  await most.fill('-4')
+  await most.blur()
+  await expect(page.getByRole('alert').filter({ visible: true })).toContainText(
+    '"-4" is no number from 0 up',
+  )
+  await page.reload()
+  await page.getByTestId('step-slice').click()
+  await expect(page.getByLabel('Most minutes')).not.toHaveValue('1')
+  await page.getByLabel('Usual minutes').fill('8')
+  await page.getByLabel('Usual minutes').blur()
+  await expect(page.getByTestId('step-slice')).toContainText('8 min')
+  await page.reload()
+  await expect(page.getByTestId('step-slice')).toContainText('8 min')
+})
+
+test('two tabs change the same recipe, and neither change is lost', async ({ context }) => {
+  const [one, two] = [await context.newPage(), await context.newPage()]
+  for (const page of [one, two]) {
+    await page.goto('/recipes?open=fish-pie')
+    await expect(page.locator('.sheet')).toBeVisible()
+  }
+  await one.getByTestId('step-mash').click()
+  await two.getByTestId('step-flake').click()
+  await one.getByLabel('What to do').fill('Drain, dry and mash the potatoes')
+  await one.getByLabel('What to do').blur()
+  await two.getByLabel('What to do').fill('Flake the fish by hand')
+  await two.getByLabel('What to do').blur()
+  for (const page of [one, two]) {
+    await expect(page.getByTestId('step-mash')).toContainText('Drain, dry and mash')
+    await expect(page.getByTestId('step-flake')).toContainText('by hand')
+  }
+})
+
+test('a recipe deleted by mistake comes back, into the session too', async ({ page }) => {
+  await page.goto('/recipes?open=soda-bread')
+  await page.getByRole('button', { name: 'Delete' }).click()
+  await expect(page.getByText('Soda bread is gone.')).toBeVisible()
+  await expect(page.getByTestId('recipe-list').getByText('Soda bread')).toBeHidden()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByTestId('recipe-list').getByText('Soda bread')).toBeVisible()
+  await page.goto('/plan')
+  await expect(page.getByTestId('dish-soda-bread')).toBeVisible()
+})
+
+test('a recipe saved as a file comes back from it', async ({ page }) => {
+  await page.goto('/recipes?open=oat-bars')
+  for (const kind of ['JSON-LD', 'Markdown', 'JSON']) {
+    await page.getByRole('button', { name: 'Save as a file' }).click()
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByText(kind, { exact: true }).click(),
+    ])
+    const content = readFileSync(await file.path())
+    await page.getByTestId('bring').click()
+    await page
+      .getByLabel('Recipe file')
+      .setInputFiles({ name: file.suggestedFilename(), mimeType: 'text/plain', buffer: content })
+    await expect(page.getByText('1 recipe found.')).toBeVisible()
+    await page.getByTestId('take').click()
+    await expect(page.getByLabel('Name of the recipe')).toHaveValue('Oat and date bars')
+  }
+  await expect(page.getByText('15 of 15')).toBeVisible()
+})
+
+test('script in a name or a page is shown or dropped, and never run', async ({ page }) => {
+  await page.goto('/recipes')
+  await paste(
+    page,
+    `<b onclick=alert(1)>Soup</b> <img src=x onerror="window.hurt=1">\n\n1 onion\n\nChop the onion. Simmer for 10 minutes.`,
+  )
+  await page.getByTestId('bring').click()
+  await page
+    .getByLabel('Recipe text')
+    .fill(
+      '<html><script>window.hurt=1</script><h1>Pie</h1><p>Bake for 20 minutes at 180C.</p></html>',
+    )
+  await expect(page.getByTestId('preview')).toContainText('Pie')
+  expect(await page.evaluate(() => 'hurt' in window)).toBe(false)
+})
+
+test('a kitchen is changed, wrong figures are refused, and what is out of use is missed', async ({
+  page,
+}) => {
+  await page.goto('/kitchen')
+  const size = page.getByLabel('Stock pot: litres')
+  await size.fill('-3')
+  await size.blur()
+  await expect(page.getByRole('alert')).toContainText('no number of litres above 0')
+  await page.getByTestId('station-oven').getByRole('button', { name: 'in use' }).click()
+  await expect(page.getByTestId('station-oven')).toContainText('not today')
+  await page.goto('/plan')
+  await expect(page.getByRole('alert').first()).toContainText(
+    'wants an oven, and this kitchen has none in use',
+  )
+})
+
+test('axe finds nothing serious on recipes and kitchen, and nothing sticks out at 360 px', async ({
+  page,
+}) => {
+  for (const path of ['/recipes?open=fish-pie', '/kitchen']) {
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await page.goto(path)
+    await expect(page.locator('.sheet, .shelf').first()).toBeVisible()
+    const serious = (await new AxeBuilder({ page }).analyze()).violations
+      .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+      .map(
+        (v) =>
+          `${path} ${v.id}: ${v.nodes
+            .map((n) => n.target.join(' '))
+            .slice(0, 3)
+            .join(', ')}`,
+      )
+    expect(serious).toEqual([])
+    await page.setViewportSize({ width: 360, height: 740 })
+    expect(
+      await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      ),
+    ).toBe(0)
+  }
+})
