@@ -14,6 +14,8 @@ const props = defineProps<{
   compiled: CompiledSession | undefined
   locked: boolean
   followed: string | undefined
+  /** Seconds of the plan on the page, where there is one. */
+  makespan: number | undefined
 }>()
 const emit = defineEmits<{
   change: [edit: (session: Session) => Session]
@@ -87,6 +89,14 @@ function setStart(value: string) {
         />
       </label>
       <p v-if="timeWrong" class="wrong" role="alert">{{ timeWrong }}</p>
+
+      <SessionLimit
+        :session="session"
+        :kitchen="kitchen"
+        :recipes="recipes"
+        :makespan="makespan"
+        @change="emit('change', $event)"
+      />
 
       <h2>Who cooks</h2>
       <div class="cooks">

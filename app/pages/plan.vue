@@ -61,6 +61,7 @@ watch(
         :compiled="compiled"
         :locked="cooking !== undefined"
         :followed="followed"
+        :makespan="planning.running ? undefined : plan?.makespan"
         @change="change"
         @follow="followed = followed === $event ? undefined : $event"
       />

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import { checkPlan, breachText, type Plan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
-import { oneByOne } from '~~/core/session'
+import { leaveOut, oneByOne, type LeaveOut } from '~~/core/session'
 import { startSolving } from '~~/core/solver'
 
 export interface PlanningProgress {
@@ -67,6 +67,19 @@ const planner = {
       await breathe()
     }
     return checked(run.plan())
+  },
+  /** What to leave out so that the rest is done within so many seconds. */
+  async leaveOut(
+    input: Parameters<typeof leaveOut>[0],
+    limit: number,
+    onTry: (done: number, of: number) => void,
+  ): Promise<LeaveOut[]> {
+    stopped = false
+    return leaveOut(input, limit, async (done, of) => {
+      onTry(done, of)
+      await breathe()
+      return !stopped
+    })
   },
   stop() {
     stopped = true

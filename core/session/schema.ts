@@ -16,6 +16,8 @@ export const sessionSchema = z.strictObject({
   start: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, {
     message: 'is no date and time like 2027-03-20T09:00',
   }),
+  /** Minutes within which everything should be done; a plan may take longer and says so. */
+  limit: z.int().min(10).max(2880).optional(),
   dishes: z.array(
     z.strictObject({
       recipe: id,

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { proxy, wrap, type Remote } from 'comlink'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { Kitchen } from '~~/core/kitchen'
+import type { Recipe } from '~~/core/recipe'
+import type { LeaveOut, Session } from '~~/core/session'
+import { spanText } from '~/composables/useClock'
+import type { Planner } from '~/workers/planner.worker'
+
+const props = defineProps<{
+  session: Session
+  kitchen: Kitchen
+  recipes: Recipe[]
+  /** Seconds of the plan on the page, where there is one. */
+  makespan: number | undefined
+}>()
+const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
+
+const wrong = ref<string>()
+const tried = ref<[number, number]>()
+const options = shallowRef<LeaveOut[]>()
+const over = computed(() =>
+  props.session.limit !== undefined && props.makespan !== undefined
+    ? props.makespan - props.session.limit * 60
+    : undefined,
+)
+let worker: Worker | undefined
+const end = () => {
+  worker?.terminate()
+  worker = undefined
+  tried.value = undefined
+}
+onScopeDispose(end)
+// Proposals are for the session as it was.
+watch(
+  () => props.session,
+  () => {
+    end()
+    options.value = undefined
+  },
+)
+
+function setLimit(typed: string) {
+  const limit = Number(typed)
+  if (typed.trim() === '') {
+    wrong.value = undefined
+    emit('change', ({ limit: _, ...s }) => s)
+  } else if (Number.isInteger(limit) && limit >= 10 && limit <= 2880) {
+    wrong.value = undefined
+    emit('change', (s) => ({ ...s, limit }))
+  } else wrong.value = `"${typed}" is no limit. Allowed: 10 to 2880 whole minutes, or nothing.`
+}
+
+async function ask() {
+  end()
+  worker = new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })
+  const planner: Remote<Planner> = wrap<Planner>(worker)
+  tried.value = [0, props.session.dishes.length]
+  options.value = await planner.leaveOut(
+    JSON.parse(
+      JSON.stringify({ session: props.session, kitchen: props.kitchen, recipes: props.recipes }),
+    ),
+    props.session.limit! * 60,
+    proxy((done: number, of: number) => {
+      tried.value = [done, of]
+    }),
+  )
+  end()
+}
+const nameOf = (id: string) => props.recipes.find((r) => r.id === id)?.name ?? id
+const without = (dishes: string[]) =>
+  emit('change', (s) => ({ ...s, dishes: s.dishes.filter((d) => !dishes.includes(d.recipe)) }))
+</script>
+
+<template>
+  <div class="limit">
+    <label
+      >To be done within
+      <span
+        ><TypedField
+          :value="session.limit"
+          inputmode="numeric"
+          placeholder="any"
+          aria-label="To be done within, in minutes"
+          :aria-invalid="wrong !== undefined"
+          @commit="setLimit"
+        />
+        min</span
+      ></label
+    >
+    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+    <template v-else-if="over !== undefined">
+      <p v-if="over <= 0" class="quiet" data-test="limit-kept">{{ spanText(-over) }} to spare.</p>
+      <template v-else>
+        <p class="wrong" data-test="limit-missed">{{ spanText(over) }} too long.</p>
+        <v-btn v-if="!tried && !options" size="small" variant="outlined" @click="ask"
+          >What could be left out?</v-btn
+        >
+        <p v-if="tried" role="status">
+          Trying without each: {{ tried[0] }} of {{ tried[1] }}
+          <v-btn size="small" variant="text" @click="end">Stop</v-btn>
+        </p>
+        <ul v-if="options" class="options">
+          <li v-for="o in options" :key="o.dishes.join()">
+            <span
+              >Without {{ o.dishes.map(nameOf).join(' and ') }}:
+              <strong class="figure">{{ spanText(o.makespan) }}</strong><template v-if="!o.fits"
+                >, still too long</template
+              ></span
+            >
+            <v-btn size="small" variant="tonal" @click="without(o.dishes)">Leave out</v-btn>
+          </li>
+          <li v-if="!options.length" class="quiet">
+            Leaving out up to four dishes does not help. Another day, or more hands?
+          </li>
+        </ul>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.limit {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  margin-top: 10px;
+  font-size: 0.9rem;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: space-between;
+}
+input {
+  width: 4.6em;
+  padding: 6px 8px;
+  border: 1px solid var(--quiet);
+  border-radius: 8px;
+  background: rgb(var(--v-theme-surface));
+  color: inherit;
+  font-size: 1rem;
+}
+.wrong {
+  color: rgb(var(--v-theme-error));
+}
+.options {
+  padding: 0;
+  list-style: none;
+}
+.options li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+</style>
