@@ -35,6 +35,31 @@ await page.setViewportSize({ width: 360, height: 740 })
 await settle()
 await shot('plan-phone')
 await page.setViewportSize({ width: 1280, height: 800 })
+await page.goto(`${base}/recipes?open=fish-pie`)
+await page.click('[data-test=step-flake]')
+await settle()
+await shot('recipes-light')
+await page.click('[data-test=bring]')
+await page.fill(
+  'textarea',
+  `Leek and potato soup
+
+Serves 4
+
+500 g leeks
+400 g potatoes
+1 litre stock
+
+Slice the leeks and dice the potatoes. Soften the leeks in a large saucepan for 10 minutes.
+Add the potatoes and stock, bring to the boil and simmer for 20-25 minutes.
+Blend until smooth. Cool for half an hour, then pack into boxes.`,
+)
+await settle()
+await shot('reading-light')
+await page.goto(`${base}/kitchen`)
+await page.waitForSelector('[data-test=station-oven]')
+await settle()
+await shot('kitchen-light')
 await page.goto(`${base}/cook`)
 await page.click('[data-test=start]')
 for (const cook of ['runa', 'teo', 'runa']) {

@@ -3,6 +3,7 @@ import { kitchenSchema, newStation, READY_KITCHENS, STATION_KINDS } from '../kit
 import { breachText, checkPlan } from '../plan'
 import { plannable, readRecipeText, recipeSchema, type Recipe } from '../recipe'
 import { CORPUS } from '../recipe/text/corpus.fixture'
+import { MORE } from '../recipe/text/corpusMore.fixture'
 import { solve } from '../solver'
 import { compileSession } from './index'
 
@@ -16,7 +17,7 @@ const everything = kitchenSchema.parse({
     ),
   ],
 })
-const recipes: Recipe[] = CORPUS.map(({ text }, i) =>
+const recipes: Recipe[] = [...CORPUS, ...MORE].map(({ text }, i) =>
   recipeSchema.parse(plannable(readRecipeText(text), `dish-${i}`, 'Aa')),
 )
 const session = (ids: string[]) => ({

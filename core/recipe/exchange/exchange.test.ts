@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { demoRecipes } from '../../../demo'
 import { CORPUS } from '../text/corpus.fixture'
+import { MORE } from '../text/corpusMore.fixture'
 import { readRecipeText } from '../text'
 import { jsonLdOf, markdownOf, readRecipes } from '.'
 import { plannable, idFor, markFor } from '../plannable'
@@ -100,7 +101,7 @@ describe('readRecipes', () => {
 
 describe('plannable', () => {
   it('makes of every text that was read a recipe that the format allows', () => {
-    for (const { text } of CORPUS) {
+    for (const { text } of [...CORPUS, ...MORE]) {
       const read = readRecipeText(text)
       const recipe = plannable(read, idFor(read.name, new Set()), markFor(read.name, new Set()))
       const reading = readRecipe(recipe)

@@ -35,6 +35,8 @@ const NOUNS = new Set(
     ' ',
   ),
 )
+/** Commands that often stand alone between commas. */
+const ALONE = new Set(['cool', 'season', 'rest', 'stir', 'cover'])
 /** Foods among them. */
 const FOODS = new Set('salt butter flour oil cream mince toast ice juice stew zest skin'.split(' '))
 const UNTIL =
@@ -176,7 +178,7 @@ function followed(lower: string, words: Word[], next: number, name: string): boo
   if (!follower) return !noun || /^(?:then|and)$/.test(words[next - 2]?.word ?? '')
   const gap = lower.slice(before.end, follower.at)
   if (/\d/.test(gap)) return true
-  if (/[,;.]/.test(gap)) return !noun
+  if (/[,;.]/.test(gap)) return !noun || ALONE.has(name)
   // `cover and simmer`: two commands with one object or none.
   const then = words[next + 1]?.word ?? ''
   if (noun && follower.word === 'and' && VERB_OF.has(then) && !FOODS.has(name) && !FOODS.has(then))

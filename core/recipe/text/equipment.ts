@@ -54,7 +54,14 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
   const all = new Set(named)
   const need = (...kinds: string[]) => kinds.forEach((k) => all.add(k))
   const onHob = (fresh: string) => {
-    const in_ = vessel ?? (usable(where.vessel) ? where.vessel! : fresh)
+    // What is fried while something else simmers is fried in a pan of its own.
+    const busy =
+      ['fry', 'brown', 'soften'].includes(work) &&
+      where.wet &&
+      (where.heated === 'boil' || where.heated === 'simmer') &&
+      !/^(?:add|stir|return)\b/i.test(text)
+    const in_ =
+      vessel ?? (usable(where.vessel) && !busy ? where.vessel! : busy ? 'frying-pan' : fresh)
     need(in_)
     if (ON_HOB.has(in_)) need('burner')
     // Heat on the hob is not the oven's, unless the words put it there.
@@ -120,12 +127,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       break
     case 'mix':
       if (/\bknead\b/.test(lower) && !all.has('mixer')) need('bench')
-      else if (!all.size)
-        need(
-          /\b(?:in|into|through)\b|^(?:stir|mash|season|add)\b/.test(lower) && usable(where.vessel)
-            ? where.vessel!
-            : 'bowl',
-        )
+      else if (!all.size) need(mixedIn(lower, where))
       break
     case 'assemble':
       if (!all.size && usable(where.vessel) && /^(?:add|stir|pour|return|tip|put)\b/.test(lower))
@@ -137,11 +139,22 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
   return [...all]
 }
 
+/** What something is mixed in, where its words do not say: what it is stirred into, or a bowl. */
+function mixedIn(lower: string, where: Whereabouts): string {
+  const { vessel } = where
+  if (/^toss (?:with|in) /.test(lower))
+    return vessel === 'tray' || vessel === 'oven-dish' ? vessel : 'bowl'
+  const into = /\b(?:in|into|through)\b|^(?:stir|mash|season|add|toss)\b/.test(lower)
+  return into && usable(vessel) ? vessel! : 'bowl'
+}
+
 /** What something goes into the oven in, where its words do not say. */
 function bakedIn(lower: string, where: Whereabouts): string {
   const { vessel, dish } = where
   if (vessel && ['tray', 'oven-dish', 'tin'].includes(vessel)) return vessel
-  if (/\b(?:transfer|return|move|put|cover)\b/.test(lower) && usable(vessel)) return vessel!
+  const back = /\b(?:return|back)\b/.test(lower) && dish !== undefined
+  if (!back && /\b(?:transfer|return|move|put|cover)\b/.test(lower) && usable(vessel))
+    return vessel!
   return dish ?? (vessel === 'pot' || vessel === 'frying-pan' ? vessel : 'tray')
 }
 

@@ -30,7 +30,7 @@ const TRIVIAL =
   /^(?:cover|uncover|reduce|lower|raise|increase|turn|flip|return|remove|switch|swap|keep|seal|close|lock|open|discard|set aside|swirl|lift|add|put|place|pour|tip|transfer|stir|bring|season|salt|slide|push|prick|baste|crack|sprinkle|drop|skim|divide|drizzle|scatter|dot|stand)$/
 /** Done to what cooks while it cooks: no step of its own. */
 const BESIDE =
-  /^(?:cover|uncover|turn|flip|reduce|lower|raise|increase|skim|baste|seal|close|lock|swirl|set aside|remove|lift|discard|reserve|keep)$/
+  /^(?:cover|uncover|turn|flip|reduce|lower|raise|increase|skim|baste|seal|close|lock|swirl|set aside|remove|lift|discard|reserve|keep|season)$/
 
 /** Clauses of one sentence put together that belong to one step. */
 export function grouped(clauses: readonly Clause[]): Group[] {
@@ -59,13 +59,17 @@ export function grouped(clauses: readonly Clause[]): Group[] {
       !last.timed
     )
       join()
-    else if (!timed && isBeside(c) && last.work !== 'heat') join()
+    else if (!timed && isBeside(c) && last.work !== 'heat' && !leadsOn(c, clauses)) join()
     else if (last.work === c.work && last.light === c.light && !last.timed) join()
     else if (last.work === 'boil' && !last.timed && c.work === 'simmer') take()
     else out.push(here)
   }
   return out
 }
+
+/** `Reduce the heat and bake on`: a change of heat belongs to what follows it, if anything does. */
+const leadsOn = (c: Clause, all: readonly Clause[]) =>
+  /^(?:reduce|lower|raise|increase|turn)$/.test(c.verb) && c !== all[all.length - 1]
 
 /** More than putting a lid on: something goes in or over. */
 const carries = (text: string) =>

@@ -13,6 +13,7 @@ export const VERBS: Verb[] = [
       'chop slice dice cube mince grate peel trim shred crush halve quarter core deseed seed zest julienne pit stone crumble tear cut carve score shave snip hull segment bash bruise flake spiralize debone fillet skin joint string top-and-tail',
     work: 'cut',
   },
+  { words: 'mark', work: 'cut' },
   { words: 'weigh measure', work: 'measure' },
   {
     words:
@@ -22,7 +23,7 @@ export const VERBS: Verb[] = [
   },
   {
     words:
-      'bring assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
+      'bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
     work: 'assemble',
     light: true,
   },
@@ -49,7 +50,7 @@ export const VERBS: Verb[] = [
   { words: 'slow-cook', work: 'slow' },
   { words: 'preheat', work: 'heat' },
   { words: 'microwave', work: 'heat' },
-  { words: 'rest stand leave let allow wait thaw defrost', work: 'rest' },
+  { words: 'release quick-release rest stand leave let allow wait thaw defrost', work: 'rest' },
   { words: 'cool', work: 'cool' },
   { words: 'soak marinate marinade steep brine', work: 'soak' },
   { words: 'prove rise proof ferment', work: 'prove' },
@@ -88,6 +89,8 @@ export const PHRASES: [RegExp, WorkKind][] = [
     'simmer',
   ],
   [/\b(?:under|beneath) (?:the|a) (?:hot |preheated )?(?:grill|broiler)\b/, 'grill'],
+  [/\breduce (?:it |this |(?:the )?[a-z]+ )?by (?:half|a third|two thirds|a quarter)\b/, 'simmer'],
+  [/\b(?:leave|stand)\b[^.;]*\b(?:till|until) (?:cold|cool)\b/, 'cool'],
   [/\bto cool(?: completely| slightly| down| a little)?[\s.]*$/, 'cool'],
   [
     /\b(?:leave|allow|let|set|put|stand|sit)\b[^.;]*\b(?:go cold|come to room temperature|cool(?:ed)?|until cool enough)\b/,

@@ -24,6 +24,8 @@ export function workOf(
     case 'season':
     case 'salt':
       return /\bto taste\b|\bcheck\b/.test(text) ? 'mix' : 'season'
+    case 'flour':
+      return isMeat(about) && where.heated === undefined ? 'season' : work
     case 'rub':
     case 'coat':
     case 'toss':

@@ -17,7 +17,7 @@ import {
 } from './sessionModel'
 
 /** How much shorter a plan a neighbourhood is asked for, as shares of the best. */
-const STEPS = [0, 0.002, 0.006, 0.015]
+const STEPS = [0, 0.02, 0.06, 0.15]
 
 /** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
 const EXPLORE = [0, 0.05, 0.2, 0.4]
@@ -104,7 +104,7 @@ export class Learner {
     // A neighbourhood that pays is asked for twice as much each time: every step costs the same.
     const step = this.paying
       ? this.step
-      : Math.max(1, this.best * STEPS[below(this.random, STEPS.length)]!)
+      : Math.max(1, (this.best - this.bound) * STEPS[below(this.random, STEPS.length)]!)
     const held = this.neighbourhood(this.free)
     const target: Held[number] = [2 * makespan + 1, -Math.floor(this.best - step)]
     const outcome = this.search(target, held, conflicts)

@@ -1,0 +1,160 @@
+import { describe, expect, it } from 'vitest'
+import { equipmentOf, type Whereabouts } from './equipment'
+import { clausesOf } from './clauses'
+import { grouped } from './groups'
+import { layoutOf } from './layout'
+import { readRecipeText } from './readText'
+import { workOf } from './workOf'
+
+const NOWHERE: Whereabouts = {
+  vessel: undefined,
+  dish: undefined,
+  oven: undefined,
+  wet: false,
+  opened: false,
+  pan: 'frying-pan',
+  heated: undefined,
+}
+const steps = (method: string, ingredients = '') =>
+  readRecipeText(`Dish\n\nIngredients\n${ingredients || '1 onion'}\n\nMethod\n${method}`).steps
+const groups = (sentence: string) =>
+  grouped(clausesOf(sentence)).map((g) => `${g.work}: ${g.text.replace(/\.$/, '')}`)
+
+describe('grouped: what a cook does in one go', () => {
+  it.each([
+    ['Add the garlic and cook for a minute.', ['simmer: Add the garlic, cook for a minute']],
+    [
+      'Bring to the boil, cover and simmer for 20 minutes.',
+      ['simmer: Bring to the boil, cover, simmer for 20 minutes'],
+    ],
+    [
+      'Chop the onion and fry in oil for 10 minutes.',
+      ['cut: Chop the onion', 'fry: fry in oil for 10 minutes'],
+    ],
+    [
+      'Bake for 20 minutes, then reduce the heat and bake for 30 minutes more.',
+      ['bake: Bake for 20 minutes', 'bake: reduce the heat, bake for 30 minutes more'],
+    ],
+    [
+      'Fry for 5 minutes, turning once, then set aside on a plate.',
+      ['fry: Fry for 5 minutes, turning once, set aside on a plate'],
+    ],
+    [
+      'Sprinkle over the cheese and bake for 30 minutes.',
+      ['assemble: Sprinkle over the cheese', 'bake: bake for 30 minutes'],
+    ],
+  ])('%s', (sentence, expected) => {
+    expect(groups(sentence)).toEqual(expected)
+  })
+})
+
+describe('workOf: what `cook` means', () => {
+  const cook = (text: string, where: Partial<Whereabouts> = {}, named: string[] = []) =>
+    workOf(
+      { text, work: 'simmer', verb: 'cook', meanwhile: false },
+      { ...NOWHERE, ...where },
+      named,
+      [],
+    )
+
+  it.each([
+    ['cook on low for 8 hours', { vessel: 'slow-cooker' }, [], 'slow'],
+    ['cook for 20 minutes', { vessel: 'pressure-cooker' }, [], 'pressure'],
+    ['cook for 5 minutes', { vessel: 'pressure-cooker', opened: true }, [], 'simmer'],
+    ['cook for 15 minutes', { vessel: 'air-fryer' }, [], 'bake'],
+    ['cook in the oven for 40 minutes', {}, ['oven'], 'bake'],
+    ['cook the pasta for 9 minutes', {}, [], 'boil'],
+    ['cook the onions until soft', { vessel: 'pot' }, [], 'soften'],
+    ['cook for 2 minutes', { vessel: 'frying-pan' }, [], 'fry'],
+    ['cook for 10 minutes', { vessel: 'frying-pan', wet: true }, [], 'simmer'],
+    ['cook for 90 minutes', { vessel: 'frying-pan' }, [], 'simmer'],
+    ['cook the mince until browned', { vessel: 'pot' }, [], 'brown'],
+  ] as const)('%s in %j', (text, where, named, work) => {
+    expect(cook(text, where, [...named])).toBe(work)
+  })
+})
+
+describe('equipmentOf: what such work always takes', () => {
+  it('puts what is heated on a burner, and what is baked into the oven in what was spoken of', () => {
+    expect(equipmentOf('Simmer for 10 minutes', 'simmer', NOWHERE)).toEqual(['pot', 'burner'])
+    expect(equipmentOf('Simmer gently', 'simmer', { ...NOWHERE, vessel: 'frying-pan' })).toEqual([
+      'frying-pan',
+      'burner',
+    ])
+    expect(equipmentOf('Bake for an hour', 'bake', { ...NOWHERE, dish: 'tin' })).toEqual([
+      'oven',
+      'tin',
+    ])
+    expect(equipmentOf('Transfer to the oven', 'bake', { ...NOWHERE, vessel: 'pot' })).toEqual([
+      'oven',
+      'pot',
+    ])
+    expect(equipmentOf('Chop in a food processor', 'cut', NOWHERE)).toEqual(['processor'])
+    expect(equipmentOf('Freeze for 2 hours', 'chill', NOWHERE)).toEqual(['freezer'])
+  })
+
+  it('fries in a pan of its own while something else simmers', () => {
+    const busy = { ...NOWHERE, vessel: 'pot', wet: true, heated: 'simmer' as const }
+    expect(equipmentOf('Fry the onion in a little oil', 'fry', busy)).toEqual([
+      'frying-pan',
+      'burner',
+    ])
+    expect(equipmentOf('Add the onion and fry', 'fry', busy)).toEqual(['pot', 'burner'])
+  })
+})
+
+describe('layoutOf', () => {
+  it.each([
+    [
+      '**Bean pot**\n\n**Serves:** 6\n\n### Ingredients\n- 200 g beans\n\n### Method\n1. Simmer.',
+      'Bean pot',
+      6,
+    ],
+    [
+      'Scones (makes 12)\n\n450g flour\n100g butter\n\nRub the butter into the flour.',
+      'Scones',
+      12,
+    ],
+    ['Dal: wash 200 g lentils. Simmer them for 25 minutes in plenty of water.', 'Dal', undefined],
+  ])('%j', (text, name, serves) => {
+    const layout = layoutOf(text)
+    expect([layout.name, layout.serves]).toEqual([name, serves])
+    expect(layout.method).not.toBe('')
+  })
+
+  it('finds ingredients that are told in a sentence', () => {
+    const layout = layoutOf(
+      'Pot roast. You want a chicken, two leeks and half a litre of stock. Roast for 1 hour at 180C.',
+    )
+    expect(layout.ingredients).toEqual(['a chicken', 'two leeks', 'half a litre of stock'])
+  })
+
+  it('leaves notes and storage out of the method', () => {
+    const layout = layoutOf(
+      'Soup\n\nIngredients\n1 onion\n\nMethod\nSimmer for 10 minutes.\n\nNotes\nBlend it if you like.',
+    )
+    expect(layout.method).toBe('Simmer for 10 minutes.')
+  })
+})
+
+describe('the whereabouts of the food', () => {
+  it('carries the pan, the oven heat and the rawness from step to step', () => {
+    const [brown, , bake] = steps(
+      'Brown the beef in a casserole for 8 minutes. Add the stock. Transfer to the oven at 160C for 2 hours.',
+      '500 g stewing beef\n400 ml stock',
+    )
+    expect([brown!.hygiene, bake!.hygiene]).toEqual(['raw', 'neutral'])
+    expect(bake!.equipment).toEqual(['oven', 'pot'])
+    expect(bake!.celsius).toBe(160)
+  })
+
+  it('joins hot fat to what is fried in it, and a lonely grip to what came before', () => {
+    const list = steps(
+      'Heat the oil in a frying pan. Fry the onion for 5 minutes. Remove and set aside.',
+    )
+    expect(list).toHaveLength(1)
+    expect(list[0]!.do).toBe(
+      'Heat the oil in a frying pan, then fry the onion for 5 minutes. Remove, set aside',
+    )
+  })
+})
