@@ -73,6 +73,24 @@ function setHeat(k: 0 | 1, typed: string) {
     )
   })
 }
+/** A sum taken over: usual in the middle, and some room for what it does not know. */
+function takeMinutes(least: number, most: number) {
+  const usual = Math.round((least + most) / 2)
+  void apply('minutes', (s) => ({
+    ...inWay((w) => ({ ...w, minutes: [least, usual, Math.ceil(most * 1.15)] }))(s),
+    doubts: s.doubts.filter((d) => !/guess|by weight/.test(d)),
+  }))
+}
+function takeHeat(celsius: number) {
+  if (celsius > 0)
+    void apply(
+      'heat',
+      inWay((w) => ({
+        ...w,
+        heat: { method: 'bake', ...w.heat, celsius: [celsius - 5, celsius + 5] },
+      })),
+    )
+}
 function setEquipment(on: Way['on']) {
   void apply(
     'equipment',
@@ -236,6 +254,7 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
     >
       {{ errors[f] }}
     </p>
+    <StepSums :recipe="recipe" :step="step" @minutes="takeMinutes" @heat="takeHeat" />
     <div class="gear">
       <span class="word">With</span>
       <span v-for="(o, i) in way.on" :key="o.kind + i" class="chip">

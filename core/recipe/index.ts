@@ -9,6 +9,18 @@ export {
   withStep,
   type StripRow,
 } from './edit'
+export {
+  grainOf,
+  grainSum,
+  mostLitres,
+  pressureMinutes,
+  roastMinutes,
+  roastOf,
+  servingsPerKilo,
+  thawHours,
+  type Sum,
+} from './sums'
+export { GAS_MARKS } from './text/temperatures'
 export { indexOf, search, type Entry, type Wanted } from './search'
 export { idFor, markFor, plannable } from './plannable'
 export { readRecipe } from './read'

@@ -93,6 +93,21 @@ test('what is doubtful is marked and can be confirmed; wrong input is explained 
   await expect(page.getByTestId('step-slice')).toContainText('8 min')
 })
 
+test('a roast is timed by its weight, with where the figure comes from', async ({ page }) => {
+  await page.goto('/recipes')
+  await paste(
+    page,
+    'Roast chicken\n\n1.6 kg chicken\n\nMethod\nRoast the chicken at 180C until done.',
+  )
+  await page.getByTestId('step-roast').click()
+  await expect(page.getByText(/40 to 45 min for each kg/)).toBeVisible()
+  await page.getByRole('button', { name: 'take it' }).click()
+  await expect(page.getByTestId('step-roast')).toContainText('1 h 24–1 h 28')
+  await page.getByLabel('Weight of the heaviest piece of chicken, in kg').fill('2')
+  await page.getByRole('button', { name: 'take it' }).click()
+  await expect(page.getByTestId('step-roast')).toContainText('1 h 40–1 h 45')
+})
+
 test('two tabs change the same recipe, and neither change is lost', async ({ context }) => {
   const [one, two] = [await context.newPage(), await context.newPage()]
   for (const page of [one, two]) {
