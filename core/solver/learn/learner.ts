@@ -16,7 +16,10 @@ import {
   type Touch,
 } from './sessionModel'
 
-/** How much shorter a plan a neighbourhood is asked for, as shares of the best. */
+/** Activities that a neighbourhood leaves free at first. */
+const FREE = 17
+
+/** How much shorter a plan a neighbourhood is asked for, as shares of the gap to the bound. */
 const STEPS = [0, 0.02, 0.06, 0.15]
 
 /** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
@@ -53,7 +56,7 @@ export class Learner {
   private mended = new Int32Array(0)
   private readonly perActivity: Code[][]
   private readonly washCodes: Code[][]
-  private freed = 0.25
+  private freed: number
   private restarts = 0
   /** What the last neighbourhood left free, and whether it gave a solution. */
   private free = new Set<number>()
@@ -77,6 +80,7 @@ export class Learner {
     this.perActivity = this.session.activities.map((a) => (a ? decisionsOf(a) : []))
     for (const h of this.session.holds)
       if (h) this.perActivity[this.model.holds[h.index]!.from]!.push(...codesOf(h.places))
+    this.freed = Math.min(0.25, FREE / Math.max(1, model.activities.length))
     this.washCodes = this.session.washes.map((w) => [w.code, ...codesOf(w.cooks)])
   }
 
@@ -115,7 +119,7 @@ export class Learner {
       outcome === 'solution'
         ? Math.max(1, Math.min(2 * step, (this.best - this.bound) / 2))
         : Math.max(1, step / 4)
-    if (outcome === 'limit') this.freed = Math.max(0.05, this.freed * 0.93)
+    if (outcome === 'limit') this.freed = Math.max(0.03, this.freed * 0.93)
     if (outcome === 'impossible') this.freed = Math.min(0.8, this.freed * 1.06)
     return outcome === 'solution' ? this.solution() : undefined
   }
