@@ -1,9 +1,10 @@
 #!/usr/bin/env node
 import { readFileSync, writeFileSync } from 'node:fs'
 import { loadCore } from './core.mjs'
+import { MOST_THREADS, solveThreads } from './solveThreads.mjs'
 
 const USAGE = `usage:
-  cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--out PLAN.json]
+  cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--threads 1] [--out PLAN.json]
   cadrum check PROBLEM.json PLAN.json
   cadrum compile SESSION.json [--out PROBLEM.json]
   cadrum read FILE [--out RECIPE.json]     text, HTML, JSON-LD, CSV or our own JSON; - is standard input
@@ -15,15 +16,22 @@ if (!commands[command]) fail(USAGE)
 const core = await loadCore()
 process.exitCode = await commands[command](rest)
 
-function plan(args) {
-  const { files, flags } = parse(args, ['seconds', 'iterations', 'seed', 'out'])
+async function plan(args) {
+  const { files, flags } = parse(args, ['seconds', 'iterations', 'seed', 'threads', 'out'])
   if (files.length !== 1) fail(USAGE)
   const problem = unwrap(core.readProblem(readJson(files[0])))
   const options = { seed: whole(flags, 'seed', 1, -2147483648) }
   if (flags.iterations !== undefined) options.iterations = whole(flags, 'iterations', 0, 1)
   if (flags.seconds !== undefined || options.iterations === undefined)
     options.seconds = number(flags, 'seconds', 5)
-  const result = core.solve(problem, options)
+  const threads = whole(flags, 'threads', 1, 1)
+  if (threads > MOST_THREADS) fail(`--threads: at most ${MOST_THREADS}`)
+  if (threads > 1 && options.iterations !== undefined)
+    fail('--threads: only with --seconds; with --iterations the plan is the same every time')
+  const result =
+    threads > 1
+      ? await solveThreads(problem, { ...options, threads })
+      : core.solve(problem, options)
   write(result, flags.out)
   for (const reason of result.reasons) console.error(reason)
   return { optimal: 0, feasible: 0, infeasible: 3, unknown: 4 }[result.status]

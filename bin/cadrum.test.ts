@@ -22,6 +22,14 @@ const file = (name: string, value: unknown) => {
   return path
 }
 
+/** The demo household with so many of its dishes, as a session file. */
+const sessionFile = (dishes: number) => ({
+  format: 'cadrum/session-file@1',
+  session: { ...demoSession, dishes: demoSession.dishes.slice(-dishes) },
+  kitchen: demoKitchen,
+  recipes: demoRecipes,
+})
+
 describe('the command line', () => {
   it('plans, and its own check passes', () => {
     const out = join(folder, 'plan.json')
@@ -33,6 +41,32 @@ describe('the command line', () => {
     expect(run('check', example('problem'), out)).toEqual({ status: 0, stdout: '', stderr: '' })
     const again = JSON.parse(run('plan', example('problem'), '--iterations=50').stdout) as object
     expect(again).toEqual(JSON.parse(readFileSync(out, 'utf8')))
+  })
+
+  it('plans on two threads that share what they find, and the check passes', () => {
+    const problem = join(folder, 'problem.json')
+    expect(run('compile', file('session.json', sessionFile(3)), '--out', problem).status).toBe(0)
+    const out = join(folder, 'shared.json')
+    const planned = run('plan', problem, '--seconds', '4', '--threads', '2', '--out', out)
+    expect(planned.stderr).toBe('')
+    expect(planned.status).toBe(0)
+    expect(run('check', problem, out).status).toBe(0)
+    const refused = run('plan', problem, '--iterations', '9', '--threads', '2')
+    expect([refused.status, refused.stderr]).toEqual([2, expect.stringContaining('--threads')])
+  })
+
+  it('reads a recipe text, with each step’s minutes, heat, equipment, work and doubts', () => {
+    const text = 'Pie\n\n500 g leeks\n\nSlice the leeks. Bake at 350F for 30-35 minutes.'
+    const read = JSON.parse(run('read', file('pie.txt', text)).stdout) as { steps: object[] }
+    expect(read.steps).toMatchObject([
+      { work: 'cut', equipment: ['board'], hygiene: 'produce', celsius: null },
+      { work: 'bake', minutes: [30, 35], celsius: 177, equipment: ['oven', 'tray'] },
+    ])
+    const known = JSON.parse(run('read', file('own.json', demoRecipes[0]!)).stdout) as {
+      steps: object[]
+    }
+    expect(known.steps).toHaveLength(demoRecipes[0]!.steps.length)
+    expect(run('read', file('empty.txt', '')).status).toBe(2)
   })
 
   it('names each breach on a line and exits with 1', () => {

@@ -9,7 +9,7 @@ export { asRead, readRecipes } from './recipe'
 export { readProblem } from './problem'
 export { breachText, checkPlan, readPlan } from './plan'
 export { compileSession, readSessionFile } from './session'
-export { solve } from './solver'
+export { solve, startSolving } from './solver'
 
 /** JSON Schema of every file format, as input: fields with defaults may be left out. */
 export function jsonSchemas(): Record<string, unknown> {

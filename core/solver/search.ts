@@ -186,6 +186,14 @@ export class Search {
     return this.decode(true)
   }
 
+  /** Takes over a plan found elsewhere where it is better than the best here and keeps all rules. */
+  receive(body: PlanBody): boolean {
+    if (this.infeasible || !this.offer(body, valuesOfBody(this.model, body))) return false
+    this.follow(body)
+    this.decode(true)
+    return true
+  }
+
   private takeUp(body: PlanBody): boolean {
     const better = this.offer(body, valuesOfBody(this.model, body))
     // The same order, put together anew as early as it goes, is often shorter still.

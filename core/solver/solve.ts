@@ -33,6 +33,11 @@ export interface Run {
   /** Works for about so many milliseconds; false when there is nothing left to do. */
   advance: (milliseconds: number) => boolean
   plan: () => Plan
+  /**
+   * Takes over a plan for the same problem that was found elsewhere; false where it breaks a rule
+   * or is no better than the best here.
+   */
+  receive: (plan: Plan) => boolean
   /** In words, what the proven bound rests on. */
   boundWords: () => string
   iterations: () => number
@@ -81,6 +86,7 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
       }
     },
     plan,
+    receive: (found) => search.receive(found),
     boundWords: () => boundWords(search.bound),
     iterations: () => search.iterations,
   }
