@@ -11,6 +11,7 @@ test('cook three steps, reload in the middle, and go on', async ({ page }) => {
     const now = (await runa.getByTestId('now').textContent())!
     seen.push(now)
     await runa.getByRole('button', { name: `Done: ${now}` }).click()
+    await expect(runa.getByTestId('now')).not.toHaveText(now)
     await expect(runa.getByRole('button', { name: /Take back/ })).toBeEnabled()
     await expect(page.getByText(new RegExp(`· \\d+ to go`))).toBeVisible()
   }
