@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { LARGEST_FILE, type Household } from '~~/core/household'
 import { collectHousehold, importHousehold, replaceHousehold } from '~/database/household'
 import { demoHousehold } from '~/database/demo'
+import { download } from '~/composables/useDownload'
 import { useNotices } from '~/stores/notices'
 
 const notices = useNotices()
@@ -11,13 +12,9 @@ const picker = ref<HTMLInputElement>()
 
 async function exportAll() {
   const household = await collectHousehold()
-  const blob = new Blob([JSON.stringify(household, null, 1)], { type: 'application/json' })
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(blob)
-  link.download = `cadrum-${household.savedAt.slice(0, 10)}.json`
-  link.click()
-  URL.revokeObjectURL(link.href)
-  notices.show({ text: `Everything is in ${link.download}.` })
+  const name = `cadrum-${household.savedAt.slice(0, 10)}.json`
+  download(name, 'application/json', JSON.stringify(household, null, 1))
+  notices.show({ text: `Everything is in ${name}.` })
 }
 
 async function importFile(event: Event) {

@@ -26,15 +26,16 @@ function toggle(person: Person, skill: Person['skills'][number]) {
 <template>
   <section class="people" aria-label="Who cooks here">
     <h2>Who cooks here</h2>
-    <ul>
+    <ul class="bare">
       <li v-for="p in people" :key="p.id" :data-test="`person-${p.id}`">
         <TypedField
-          class="name"
+          class="over"
           :value="p.name"
           :aria-label="`Name of ${p.name}`"
           @commit="emit('edit', p.id, { name: $event })"
         />
         <select
+          class="inset"
           :value="p.practice"
           :aria-label="`${p.name}: practice`"
           @change="
@@ -65,7 +66,7 @@ function toggle(person: Person, skill: Person['skills'][number]) {
       A young helper: simple work only, no knives, no heat and no raw meat, which is how people get
       hurt.
     </p>
-    <button type="button" class="add" @click="emit('add')">+ somebody</button>
+    <button type="button" class="more" @click="emit('add')">+ somebody</button>
   </section>
 </template>
 
@@ -78,10 +79,6 @@ function toggle(person: Person, skill: Person['skills'][number]) {
 h2 {
   font-size: 1.15rem;
 }
-ul {
-  padding: 0;
-  list-style: none;
-}
 li {
   display: flex;
   flex-wrap: wrap;
@@ -90,21 +87,8 @@ li {
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
 }
-.name {
+.over {
   width: 9em;
-  padding: 4px 6px;
-  border: 0;
-  border-bottom: 1px dotted var(--quiet);
-  background: none;
-  color: inherit;
-  font-size: 1rem;
-}
-select {
-  padding: 4px 8px;
-  border: 1px solid var(--quiet);
-  border-radius: 8px;
-  background: rgb(var(--v-theme-background));
-  color: inherit;
 }
 .skills {
   display: flex;
@@ -125,10 +109,5 @@ li button {
 .quiet {
   margin: 6px 0;
   font-size: 0.88rem;
-}
-.add {
-  padding: 4px 10px !important;
-  border: 1.5px dashed var(--quiet) !important;
-  border-radius: 14px;
 }
 </style>

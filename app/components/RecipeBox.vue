@@ -26,16 +26,16 @@ const found = computed(() =>
     <input
       v-model="words"
       type="search"
-      class="search"
+      class="search inset"
       placeholder="Name, ingredient, step"
       aria-label="Search recipes"
     />
     <div class="narrow">
-      <select v-model="equipment" aria-label="Made with">
+      <select v-model="equipment" class="inset" aria-label="Made with">
         <option value="">any equipment</option>
         <option v-for="k in kinds" :key="k" :value="k">{{ kindWord(k) }}</option>
       </select>
-      <select v-model="within" aria-label="Done within">
+      <select v-model="within" class="inset" aria-label="Done within">
         <option value="">any time</option>
         <option value="30">within 30 min</option>
         <option value="60">within 1 h</option>
@@ -69,15 +69,8 @@ const found = computed(() =>
 </template>
 
 <style scoped>
-.search,
-select {
+.inset {
   width: 100%;
-  padding: 8px 10px;
-  border: 1px solid var(--quiet);
-  border-radius: 8px;
-  background: rgb(var(--v-theme-surface));
-  color: inherit;
-  font-size: 1rem;
 }
 select {
   font-size: 0.9rem;
@@ -95,14 +88,14 @@ select {
 .list {
   height: min(66vh, 640px);
 }
-.row {
+button.row:not(.v-btn) {
   display: flex;
   gap: 10px;
   align-items: center;
   width: 100%;
   height: 54px;
-  padding: 0 6px !important;
-  border-bottom: 1px solid var(--hair) !important;
+  padding: 0 6px;
+  border-bottom: 1px solid var(--hair);
   text-align: left;
 }
 .row[aria-current] {

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { readRecipes, type Found } from '~~/core/recipe'
+import { LARGEST_RECIPE_FILE, readRecipes, type Found } from '~~/core/recipe'
 import { minutesText, WORK_WORDS } from '~/composables/useWords'
 
+defineProps<{ canClose: boolean }>()
 const emit = defineEmits<{ take: [found: Found[]]; close: [] }>()
 const text = ref('')
 const source = ref('')
 const refused = ref<string[]>([])
-/** Largest file that is opened: a film by mistake would stall the page. */
-const LARGEST = 20_000_000
 
 const reading = computed(() => (text.value.trim() ? readRecipes(text.value) : undefined))
 const found = computed(() => (reading.value?.ok ? reading.value.value : []))
@@ -36,10 +35,10 @@ async function open(event: Event) {
   if (!file) return
   refused.value = []
   source.value = file.name
-  if (file.size > LARGEST) {
+  if (file.size > LARGEST_RECIPE_FILE) {
     text.value = ''
     refused.value = [
-      `${file.name} is too large (${Math.round(file.size / 1e6)} MB). Allowed: up to 20 MB.`,
+      `${file.name} is too large (${Math.round(file.size / 1e6)} MB). Allowed: up to ${LARGEST_RECIPE_FILE / 1e6} MB.`,
     ]
     return
   }
@@ -49,13 +48,14 @@ async function open(event: Event) {
 
 <template>
   <section class="intake" aria-label="Bring a recipe in">
-    <h2>Bring a recipe in</h2>
+    <h1>Bring a recipe in</h1>
     <p class="quiet">
       Paste it as it stands, ingredients and method, or open a file: text, a saved page, JSON or
       CSV. It is read here, in your browser.
     </p>
     <textarea
       v-model="text"
+      class="inset"
       rows="9"
       aria-label="Recipe text"
       placeholder="Leek and potato soup&#10;Serves 4&#10;&#10;500 g leeks …&#10;&#10;Slice the leeks and soften them in a pot for 10 minutes …"
@@ -71,7 +71,7 @@ async function open(event: Event) {
       />
       <span v-if="source" class="quiet">{{ source }}</span>
     </label>
-    <ul v-if="issues.length" class="wrong" role="alert">
+    <ul v-if="issues.length" class="refused wrong" role="alert">
       <li v-for="issue in issues.slice(0, 5)" :key="issue">{{ issue }}</li>
     </ul>
     <div v-if="preview" class="preview" data-test="preview">
@@ -82,7 +82,8 @@ async function open(event: Event) {
           >, <span class="flag">{{ doubts }} to confirm</span></template
         >.
       </p>
-      <ol>
+      <p v-for="doubt in preview.doubts" :key="doubt" class="wrong">{{ doubt }}</p>
+      <ol class="bare">
         <li v-for="s in preview.steps" :key="s.id">
           <span class="work">{{ WORK_WORDS[s.work] }}</span>
           <span class="figure" :class="{ guess: !s.stated }"
@@ -104,7 +105,7 @@ async function open(event: Event) {
       >
         {{ found.length > 1 ? `Keep all ${found.length}` : 'Keep it' }}
       </v-btn>
-      <v-btn variant="text" @click="emit('close')">Close</v-btn>
+      <v-btn v-if="canClose" variant="text" @click="emit('close')">Close</v-btn>
     </div>
   </section>
 </template>
@@ -118,10 +119,6 @@ async function open(event: Event) {
 textarea {
   width: 100%;
   padding: 12px;
-  border: 1px solid var(--quiet);
-  border-radius: 10px;
-  background: rgb(var(--v-theme-surface));
-  color: inherit;
   font: inherit;
   line-height: 1.4;
   resize: vertical;
@@ -139,8 +136,6 @@ textarea {
 }
 ol {
   margin-top: 6px;
-  padding: 0;
-  list-style: none;
 }
 .preview li {
   display: grid;
@@ -156,7 +151,7 @@ ol {
 .flag {
   color: rgb(var(--v-theme-error));
 }
-.wrong {
+.refused {
   padding: 8px 12px 8px 28px;
   border-left: 4px solid rgb(var(--v-theme-error));
 }

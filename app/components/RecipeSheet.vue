@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Issue } from '~~/core/reading'
-import { amountText } from '~~/core/quantity'
 import {
   allergensIn,
   jsonLdOf,
@@ -13,6 +11,7 @@ import {
   type Recipe,
   type Step,
 } from '~~/core/recipe'
+import { useFields, type Change } from '~/composables/useFields'
 import { download } from '~/composables/useDownload'
 import { minutesText } from '~/composables/useWords'
 import { useNotices } from '~/stores/notices'
@@ -20,57 +19,55 @@ import { useNotices } from '~/stores/notices'
 const props = defineProps<{
   recipe: Recipe
   index: number
-  inSession: boolean
-  change: (edit: (recipe: Recipe) => Recipe) => Promise<Issue[]>
+  /** Undefined where there is no session yet: a kitchen comes first. */
+  inSession: boolean | undefined
+  change: Change<Recipe>
 }>()
 const emit = defineEmits<{ remove: []; session: [on: boolean] }>()
 const notices = useNotices()
+const { errors, apply, figure } = useFields<Recipe>((edit) => props.change(edit))
 
 const open = ref<string>()
-const nameWrong = ref<string>()
-const servesWrong = ref<string>()
 watch(
   () => props.recipe.id,
   () => {
     open.value = undefined
-    nameWrong.value = servesWrong.value = undefined
+    errors.name = errors.serves = undefined
   },
 )
 const allergens = computed(() => allergensIn(props.recipe.ingredients.map((i) => i.item)))
 const times = computed(() => timesOf(props.recipe))
 const doubts = computed(() => props.recipe.steps.reduce((n, s) => n + s.doubts.length, 0))
 
-async function rename(name: string) {
-  const issues = await props.change((r) => ({ ...r, name: name.trim() }))
-  nameWrong.value = issues.length ? 'A recipe needs a name of up to 300 letters.' : undefined
-}
-async function serve(typed: string) {
-  const serves = Number(typed.replace(',', '.'))
-  if (!(serves > 0)) servesWrong.value = `Serves: "${typed}" is no number above 0.`
-  else servesWrong.value = (await props.change((r) => ({ ...r, serves })))[0]?.message
-}
+const rename = (name: string) => apply('name', (r) => ({ ...r, name: name.trim() }))
+const serve = (typed: string) =>
+  figure('serves', 'Serves', typed, (serves) => void apply('serves', (r) => ({ ...r, serves })))
 const changeStep = (id: string) => (edit: (s: Step) => Step) =>
   props.change((r) => withStep(r, id, edit))
 
+/** An edit of the whole recipe; whether it was kept, and if not, why. */
+async function kept(edit: (recipe: Recipe) => Recipe): Promise<boolean> {
+  const [issue] = await props.change(edit)
+  if (issue) notices.show({ text: `${issue.message}. Allowed: ${issue.allowed}.`, bad: true })
+  return issue === undefined
+}
 async function insert(after: string) {
   let id = ''
-  await props.change((r) => {
+  const done = await kept((r) => {
     const made = withNewStep(r, after)
     id = made.id
     return made.recipe
   })
-  open.value = id
+  if (done) open.value = id
 }
 async function takeOut(id: string) {
   const before = props.recipe
   const gone = before.steps.find((s) => s.id === id)!
+  if (!(await kept((r) => withoutStep(r, id)))) return
   open.value = undefined
-  await props.change((r) => withoutStep(r, id))
   notices.show({
     text: `"${gone.do}" is out of the recipe.`,
-    undo: async () => {
-      await props.change(() => before)
-    },
+    undo: async () => void (await kept(() => before)),
   })
 }
 const FILES = {
@@ -90,23 +87,26 @@ const FILES = {
   <article class="sheet" :aria-label="recipe.name">
     <header>
       <DishMark :mark="recipe.mark" :index="index" />
-      <TypedField
-        class="title display"
-        :value="recipe.name"
-        aria-label="Name of the recipe"
-        :aria-invalid="!!nameWrong"
-        @commit="rename($event)"
-      />
+      <h1>
+        <TypedField
+          class="title display"
+          :value="recipe.name"
+          aria-label="Name of the recipe"
+          :aria-invalid="!!errors.name"
+          @commit="rename($event)"
+        />
+      </h1>
     </header>
-    <p v-if="nameWrong" class="wrong" role="alert">{{ nameWrong }}</p>
+    <p v-if="errors.name" class="wrong" role="alert">{{ errors.name }}</p>
     <p class="facts">
       <label
         >Serves
         <TypedField
+          class="inset"
           :value="recipe.serves"
           inputmode="numeric"
           aria-label="Serves"
-          :aria-invalid="!!servesWrong"
+          :aria-invalid="!!errors.serves"
           @commit="serve($event)"
       /></label>
       <span class="quiet"
@@ -116,15 +116,18 @@ const FILES = {
       <span v-if="allergens.length">Contains {{ allergens.join(', ') }}</span>
       <span v-if="doubts" class="flag" data-test="doubts">{{ doubts }} to confirm</span>
     </p>
-    <p v-if="servesWrong" class="wrong" role="alert">{{ servesWrong }}</p>
+    <p v-if="errors.serves" class="wrong" role="alert">{{ errors.serves }}</p>
     <div class="buttons">
       <v-btn
-        v-if="!recipe.base"
+        v-if="!recipe.base && inSession !== undefined"
         :color="inSession ? undefined : 'primary'"
         :variant="inSession ? 'outlined' : 'flat'"
         data-test="to-session"
         @click="emit('session', !inSession)"
         >{{ inSession ? 'In the session: take it out' : 'Put it in the session' }}</v-btn
+      >
+      <v-btn v-else-if="!recipe.base" variant="outlined" to="/kitchen"
+        >Describe your kitchen first</v-btn
       >
       <v-menu>
         <template #activator="{ props: menu }">
@@ -137,15 +140,7 @@ const FILES = {
       <v-btn variant="text" @click="emit('remove')">Delete</v-btn>
     </div>
     <div class="parts">
-      <section aria-label="Ingredients">
-        <h2>Ingredients</h2>
-        <ul>
-          <li v-for="i in recipe.ingredients" :key="i.id">
-            <span class="figure">{{ amountText(i.amount, i.unit) }}</span> {{ i.item
-            }}<span v-if="i.note" class="quiet">, {{ i.note }}</span>
-          </li>
-        </ul>
-      </section>
+      <RecipeIngredients :recipe="recipe" :change="change" />
       <section aria-label="Steps" class="steps">
         <h2>Steps</h2>
         <p class="quiet legend">
@@ -178,20 +173,9 @@ header {
   gap: 12px;
   align-items: center;
 }
-.title {
+h1 {
   flex: 1;
   min-width: 0;
-  padding: 2px 6px;
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: none;
-  color: inherit;
-  font-family: var(--display) !important;
-  font-size: 1.7rem;
-}
-.title:hover,
-.title:focus {
-  border-bottom-color: var(--hair);
 }
 .facts {
   display: flex;
@@ -200,20 +184,11 @@ header {
   align-items: center;
   margin: 6px 0;
 }
-.facts input {
+.facts .inset {
   width: 4em;
-  padding: 3px 8px;
-  border: 1px solid var(--quiet);
-  border-radius: 8px;
-  background: rgb(var(--v-theme-surface));
-  color: inherit;
 }
-.flag,
-.wrong {
+.flag {
   color: rgb(var(--v-theme-error));
-}
-[aria-invalid='true'] {
-  border: 2px solid rgb(var(--v-theme-error)) !important;
 }
 .buttons {
   display: flex;
@@ -230,15 +205,6 @@ h2 {
   margin-bottom: 6px;
   font-size: 1.15rem;
 }
-ul {
-  padding: 0;
-  list-style: none;
-}
-li {
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
-  line-height: 1.25;
-}
 .legend {
   margin-bottom: 4px;
   font-size: 0.82rem;
@@ -246,11 +212,6 @@ li {
 @media (max-width: 1000px) {
   .parts {
     grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 500px) {
-  .title {
-    font-size: 1.25rem;
   }
 }
 </style>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { proxy, wrap, type Remote } from 'comlink'
+import { proxy } from 'comlink'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Recipe } from '~~/core/recipe'
-import type { LeaveOut, Session } from '~~/core/session'
+import { sessionSchema, type LeaveOut, type Session } from '~~/core/session'
 import { spanText } from '~/composables/useClock'
-import type { Planner } from '~/workers/planner.worker'
+import { startPlanner } from '~/workers/startPlanner'
 
 const props = defineProps<{
   session: Session
@@ -24,10 +24,10 @@ const over = computed(() =>
     ? props.makespan - props.session.limit * 60
     : undefined,
 )
-let worker: Worker | undefined
+let asked: ReturnType<typeof startPlanner> | undefined
 const end = () => {
-  worker?.terminate()
-  worker = undefined
+  asked?.end()
+  asked = undefined
   tried.value = undefined
 }
 onScopeDispose(end)
@@ -41,26 +41,22 @@ watch(
 )
 
 function setLimit(typed: string) {
+  wrong.value = undefined
+  if (typed.trim() === '') return emit('change', ({ limit: _, ...s }) => s)
   const limit = Number(typed)
-  if (typed.trim() === '') {
-    wrong.value = undefined
-    emit('change', ({ limit: _, ...s }) => s)
-  } else if (Number.isInteger(limit) && limit >= 10 && limit <= 2880) {
-    wrong.value = undefined
-    emit('change', (s) => ({ ...s, limit }))
-  } else wrong.value = `"${typed}" is no limit. Allowed: 10 to 2880 whole minutes, or nothing.`
+  if (sessionSchema.shape.limit.safeParse(limit).success) emit('change', (s) => ({ ...s, limit }))
+  else wrong.value = `"${typed}" is no limit. Allowed: 10 to 2880 whole minutes, or nothing.`
 }
 
+/** Tries the session without each dish; stopped early it shows what was found by then. */
 async function ask() {
   end()
-  worker = new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })
-  const planner: Remote<Planner> = wrap<Planner>(worker)
+  asked = startPlanner()
   tried.value = [0, props.session.dishes.length]
-  options.value = await planner.leaveOut(
-    JSON.parse(
-      JSON.stringify({ session: props.session, kitchen: props.kitchen, recipes: props.recipes }),
-    ),
-    props.session.limit! * 60,
+  const { session, kitchen, recipes } = props
+  options.value = await asked.planner.leaveOut(
+    JSON.parse(JSON.stringify({ session, kitchen, recipes })),
+    session.limit! * 60,
     proxy((done: number, of: number) => {
       tried.value = [done, of]
     }),
@@ -78,6 +74,7 @@ const without = (dishes: string[]) =>
       >To be done within
       <span
         ><TypedField
+          class="inset"
           :value="session.limit"
           inputmode="numeric"
           placeholder="any"
@@ -98,9 +95,9 @@ const without = (dishes: string[]) =>
         >
         <p v-if="tried" role="status">
           Trying without each: {{ tried[0] }} of {{ tried[1] }}
-          <v-btn size="small" variant="text" @click="end">Stop</v-btn>
+          <v-btn size="small" variant="text" @click="asked?.planner.stop()">Stop</v-btn>
         </p>
-        <ul v-if="options" class="options">
+        <ul v-if="options" class="bare options">
           <li v-for="o in options" :key="o.dishes.join()">
             <span
               >Without {{ o.dishes.map(nameOf).join(' and ') }}:
@@ -133,21 +130,8 @@ label {
   align-items: center;
   justify-content: space-between;
 }
-input {
+.inset {
   width: 4.6em;
-  padding: 6px 8px;
-  border: 1px solid var(--quiet);
-  border-radius: 8px;
-  background: rgb(var(--v-theme-surface));
-  color: inherit;
-  font-size: 1rem;
-}
-.wrong {
-  color: rgb(var(--v-theme-error));
-}
-.options {
-  padding: 0;
-  list-style: none;
 }
 .options li {
   display: flex;

@@ -82,6 +82,7 @@ function setStart(value: string) {
       <label class="field">
         Begins
         <input
+          class="inset"
           type="datetime-local"
           :value="session.start"
           :aria-invalid="timeWrong !== undefined"
@@ -111,7 +112,7 @@ function setStart(value: string) {
       </div>
 
       <h2>Dishes</h2>
-      <ul class="dishes">
+      <ul class="bare dishes">
         <li v-for="dish in session.dishes" :key="dish.recipe" :data-test="`dish-${dish.recipe}`">
           <button
             type="button"
@@ -168,6 +169,7 @@ function setStart(value: string) {
       <label v-if="toAdd.length" class="field">
         Add a dish
         <select
+          class="inset"
           :value="''"
           @change="
             add(($event.target as HTMLSelectElement).value)
@@ -198,14 +200,7 @@ h2 {
   margin-top: 8px;
   font-size: 0.9rem;
 }
-input[type='datetime-local'],
-select {
-  padding: 8px 10px;
-  border: 1px solid var(--quiet);
-  border-radius: 8px;
-  background: rgb(var(--v-theme-surface));
-  color: inherit;
-  font-size: 1rem;
+.inset {
   color-scheme: light dark;
 }
 .cooks {
@@ -222,10 +217,6 @@ select {
   width: 18px;
   height: 18px;
   accent-color: rgb(var(--v-theme-primary));
-}
-.dishes {
-  padding: 0;
-  list-style: none;
 }
 .dishes li {
   display: flex;

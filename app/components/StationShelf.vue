@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { STATION_KINDS, type KitchenStation, type Zone } from '~~/core/kitchen'
+import { mostLitres } from '~~/core/recipe'
 import { kindWord } from '~/composables/useWords'
 
 const props = defineProps<{ zone: Zone; title: string; stations: KitchenStation[] }>()
 const emit = defineEmits<{
   add: [kind: string]
-  edit: [id: string, field: string, patch: Partial<KitchenStation>]
+  edit: [id: string, patch: Partial<KitchenStation>]
   move: [id: string, by: -1 | 1]
   remove: [id: string]
   wrong: [text: string]
@@ -37,6 +38,12 @@ const COUNT: Record<string, string> = {
   freezer: 'litres free',
 }
 
+/** How much may go in, for what boils over or must not be full. */
+const fill = (s: KitchenStation) =>
+  s.size !== undefined && ['pot', 'slow-cooker', 'pressure-cooker'].includes(s.kind)
+    ? mostLitres(s.kind as 'pot' | 'slow-cooker' | 'pressure-cooker', s.size)
+    : undefined
+
 function figure(s: KitchenStation, field: 'size' | 'capacity', typed: string) {
   const value = Number(typed.replace(',', '.'))
   if (!(value > 0)) {
@@ -44,7 +51,7 @@ function figure(s: KitchenStation, field: 'size' | 'capacity', typed: string) {
     emit('wrong', `${s.name}: "${typed}" is no number of ${unit} above 0. Nothing was changed.`)
     return
   }
-  emit('edit', s.id, field, { [field]: value })
+  emit('edit', s.id, { [field]: value })
 }
 function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
   const value = Number(typed)
@@ -62,14 +69,14 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
     )
     return
   }
-  emit('edit', s.id, 'oven', { oven: { ...oven, [k]: value } })
+  emit('edit', s.id, { oven: { ...oven, [k]: value } })
 }
 </script>
 
 <template>
   <section class="shelf" :class="zone" :aria-label="title">
     <h2>{{ title }}</h2>
-    <ul>
+    <ul class="bare">
       <li
         v-for="(s, i) in stations"
         :key="s.id"
@@ -77,14 +84,15 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
         :data-test="`station-${s.id}`"
       >
         <TypedField
-          class="name"
+          class="over"
           :value="s.name"
           :aria-label="`Name of ${s.name}`"
-          @commit="emit('edit', s.id, 'name', { name: $event })"
+          @commit="emit('edit', s.id, { name: $event })"
         />
         <span class="facts">
           <label v-if="SIZE[s.kind]"
             ><TypedField
+              class="inset"
               inputmode="decimal"
               :value="s.size"
               :aria-label="`${s.name}: ${SIZE[s.kind]}`"
@@ -92,8 +100,12 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
             />
             {{ SIZE[s.kind] }}</label
           >
+          <span v-if="fill(s)" class="quiet" :title="fill(s)!.source"
+            >holds {{ fill(s)!.most }}</span
+          >
           <label v-if="COUNT[s.kind]"
             ><TypedField
+              class="inset"
               inputmode="decimal"
               :value="s.capacity"
               :aria-label="`${s.name}: ${COUNT[s.kind]}`"
@@ -104,6 +116,7 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
           <template v-if="s.oven">
             <label
               ><TypedField
+                class="inset"
                 inputmode="numeric"
                 :value="s.oven.min"
                 :aria-label="`${s.name}: lowest heat in °C`"
@@ -113,6 +126,7 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
             >
             <label
               ><TypedField
+                class="inset"
                 inputmode="numeric"
                 :value="s.oven.max"
                 :aria-label="`${s.name}: highest heat in °C`"
@@ -126,8 +140,11 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
               type="checkbox"
               :checked="s.tags.includes('large')"
               @change="
-                emit('edit', s.id, 'tags', {
-                  tags: ($event.target as HTMLInputElement).checked ? ['large'] : [],
+                emit('edit', s.id, {
+                  tags: [
+                    ...s.tags.filter((t) => t !== 'large'),
+                    ...(($event.target as HTMLInputElement).checked ? ['large'] : []),
+                  ],
                 })
               "
             />
@@ -154,7 +171,7 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
           <button
             type="button"
             :aria-pressed="s.outOfUse"
-            @click="emit('edit', s.id, 'outOfUse', { outOfUse: !s.outOfUse })"
+            @click="emit('edit', s.id, { outOfUse: !s.outOfUse })"
           >
             {{ s.outOfUse ? 'not today' : 'in use' }}
           </button>
@@ -165,7 +182,7 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
       </li>
     </ul>
     <p class="adds">
-      <button v-for="k in kinds" :key="k" type="button" class="add" @click="emit('add', k)">
+      <button v-for="k in kinds" :key="k" type="button" class="more" @click="emit('add', k)">
         + {{ kindWord(k) }}
       </button>
     </p>
@@ -181,10 +198,6 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
 h2 {
   font-size: 1.15rem;
 }
-ul {
-  padding: 0;
-  list-style: none;
-}
 li {
   display: flex;
   flex-wrap: wrap;
@@ -193,20 +206,14 @@ li {
   padding: 5px 0;
   border-bottom: 1px solid var(--hair);
 }
-.out .name,
+.out .over,
 .out .facts {
   text-decoration: line-through;
   color: var(--quiet);
 }
-.name {
+.over {
   flex: 1 1 8em;
   min-width: 6em;
-  padding: 4px 6px;
-  border: 0;
-  border-bottom: 1px dotted var(--quiet);
-  background: none;
-  color: inherit;
-  font-size: 1rem;
 }
 .facts {
   display: flex;
@@ -219,13 +226,9 @@ li {
   gap: 4px;
   align-items: center;
 }
-.facts input:not([type='checkbox']) {
+.facts .inset {
   width: 3.6em;
   padding: 3px 6px;
-  border: 1px solid var(--quiet);
-  border-radius: 6px;
-  background: rgb(var(--v-theme-background));
-  color: inherit;
 }
 .act {
   display: flex;
@@ -261,7 +264,7 @@ li {
   border: 3px double var(--quiet);
   border-radius: 40px;
 }
-.hob .name {
+.hob .over {
   flex: none;
   width: 100%;
   text-align: center;
@@ -274,12 +277,6 @@ li {
   flex-wrap: wrap;
   gap: 4px 6px;
   margin-top: 8px;
-}
-.add {
-  padding: 4px 10px !important;
-  border: 1.5px dashed var(--quiet) !important;
-  border-radius: 14px;
-  font-size: 0.88rem !important;
 }
 @media (max-width: 500px) {
   .hob ul {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { lawOf, stripOf, type Recipe } from '~~/core/recipe'
+import { equipmentFor, lawOf, stripOf, type Recipe } from '~~/core/recipe'
 import { kindWord, minutesText, WORK_WORDS } from '~/composables/useWords'
 
 const props = defineProps<{ recipe: Recipe; open: string | undefined }>()
@@ -55,7 +55,7 @@ const wait = (step: Recipe['steps'][number]) => {
 </script>
 
 <template>
-  <ol class="strip" :style="{ '--gutter': `${gutter}px`, '--row': `${ROW}px` }">
+  <ol class="bare strip" :style="{ '--gutter': `${gutter}px`, '--row': `${ROW}px` }">
     <li v-for="(s, i) in recipe.steps" :key="s.id">
       <div class="lanes" aria-hidden="true">
         <svg :width="gutter" :height="ROW">
@@ -97,9 +97,7 @@ const wait = (step: Recipe['steps'][number]) => {
               >{{ s.ways[0]!.heat.celsius[0] }}–{{ s.ways[0]!.heat.celsius[1] }} °C</span
             >
             <span class="quiet">{{ wait(s) }}</span>
-            <span class="quiet gear">{{
-              s.ways[0]!.on.map((o) => kindWord(o.kind)).join(', ')
-            }}</span>
+            <span class="quiet gear">{{ equipmentFor(recipe, s).map(kindWord).join(', ') }}</span>
             <span v-if="s.doubts.length" class="doubt">to confirm</span>
           </span>
           <span class="do">{{ s.do }}</span>
@@ -113,8 +111,6 @@ const wait = (step: Recipe['steps'][number]) => {
 <style scoped>
 .strip {
   margin: 0;
-  padding: 0;
-  list-style: none;
 }
 li {
   display: grid;
@@ -160,13 +156,13 @@ svg circle.hands {
   min-width: 0;
   border-bottom: 1px solid var(--hair);
 }
-.step {
+button.step:not(.v-btn) {
   display: flex;
   flex-direction: column;
   justify-content: center;
   width: 100%;
   height: calc(var(--row) - 1px);
-  padding: 2px 8px !important;
+  padding: 2px 8px;
   text-align: left;
 }
 .step[aria-expanded='true'] {

@@ -9,9 +9,10 @@ import {
   roastOf,
   type Recipe,
   type Step,
+  type Way,
 } from '~~/core/recipe'
 
-const props = defineProps<{ recipe: Recipe; step: Step }>()
+const props = defineProps<{ recipe: Recipe; step: Step; way: Way }>()
 const emit = defineEmits<{ minutes: [least: number, most: number]; heat: [celsius: number] }>()
 
 const used = computed(() => props.recipe.ingredients.filter((i) => props.step.uses.includes(i.id)))
@@ -41,7 +42,7 @@ const grain = computed(() =>
     : undefined,
 )
 const how = computed(() => {
-  const kinds = props.step.ways[0]!.on.map((o) => o.kind)
+  const kinds = props.way.on.map((o) => o.kind)
   return kinds.includes('pressure-cooker')
     ? ('pressure-cooker' as const)
     : kinds.includes('rice-cooker')
@@ -59,7 +60,7 @@ const pressure = computed(() => {
   const value = Number(litres.value.replace(',', '.'))
   return props.step.work === 'pressure' && value > 0 ? pressureMinutes(value) : undefined
 })
-const oven = computed(() => props.step.ways[0]!.on.some((o) => o.kind === 'oven'))
+const oven = computed(() => props.way.on.some((o) => o.kind === 'oven'))
 </script>
 
 <template>
@@ -67,6 +68,7 @@ const oven = computed(() => props.step.ways[0]!.on.some((o) => o.kind === 'oven'
     <p v-if="meat">
       {{ meat.item }} of
       <input
+        class="inset"
         :value="kilos ?? (inKilos(meat) || '')"
         inputmode="decimal"
         :aria-label="`Weight of the heaviest piece of ${meat.item}, in kg`"
@@ -91,7 +93,12 @@ const oven = computed(() => props.step.ways[0]!.on.some((o) => o.kind === 'oven'
     </p>
     <p v-if="step.work === 'pressure'">
       With
-      <input v-model="litres" inputmode="decimal" aria-label="Litres in the pressure cooker" />
+      <input
+        v-model="litres"
+        class="inset"
+        inputmode="decimal"
+        aria-label="Litres in the pressure cooker"
+      />
       litres in it:
       <template v-if="pressure">
         up in <strong class="figure">{{ pressure.up.least }}–{{ pressure.up.most }} min</strong>,
@@ -103,6 +110,7 @@ const oven = computed(() => props.step.ways[0]!.on.some((o) => o.kind === 'oven'
     <label v-if="oven">
       Oven mark
       <select
+        class="inset"
         :value="''"
         aria-label="Set the oven by its mark"
         @change="
@@ -129,24 +137,16 @@ const oven = computed(() => props.step.ways[0]!.on.some((o) => o.kind === 'oven'
 .sums p {
   margin-bottom: 6px;
 }
-input {
+input.inset {
   width: 4em;
   padding: 2px 6px;
-  border: 1px solid var(--quiet);
-  border-radius: 6px;
-  background: rgb(var(--v-theme-surface));
-  color: inherit;
 }
-select {
+select.inset {
   padding: 3px 6px;
-  border: 1px solid var(--quiet);
-  border-radius: 6px;
-  background: rgb(var(--v-theme-surface));
-  color: inherit;
 }
-button {
+button:not(.v-btn) {
   min-height: 28px;
-  padding: 0 10px !important;
+  padding: 0 10px;
   text-decoration: underline;
 }
 small {

@@ -1,6 +1,6 @@
-import type { Issue } from '~~/core/reading'
-import { issuesFrom } from '~~/core/reading'
+import { issuesFrom, type Issue } from '~~/core/reading'
 import { kitchenSchema, type Kitchen, type KitchenInput } from '~~/core/kitchen'
+import { beingCooked } from '~/database/beingCooked'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
 import { useLive } from './useLive'
@@ -12,6 +12,8 @@ export function useKitchens() {
 
   /** Changes the kitchen as it stands by now; where that would be unsound nothing is written. */
   async function change(edit: (kitchen: Kitchen) => KitchenInput): Promise<Issue[]> {
+    const busy = await beingCooked()
+    if (busy.length) return busy
     return database.transaction('rw', database.kitchens, async () => {
       const current = await database.kitchens.toCollection().first()
       if (!current) return []
@@ -24,6 +26,11 @@ export function useKitchens() {
 
   /** Begins with a ready kitchen, in the place of what is there; sessions move over to it. */
   async function begin(input: KitchenInput): Promise<void> {
+    const [busy] = await beingCooked()
+    if (busy) {
+      notices.show({ text: `${busy.message}. Allowed: ${busy.allowed}.`, bad: true })
+      return
+    }
     const kitchen = kitchenSchema.parse(input)
     const tables = [database.kitchens, database.sessions] as const
     const before = await database.transaction('rw', tables, async () => {

@@ -9,6 +9,7 @@ import {
   type Found,
   type Recipe,
 } from '~~/core/recipe'
+import { beingCooked } from '~/database/beingCooked'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
 import { useLive } from './useLive'
@@ -24,6 +25,8 @@ export function useRecipes() {
    * nothing is written and the issues come back. Another tab's change to something else stays.
    */
   async function change(id: string, edit: (recipe: Recipe) => Recipe): Promise<Issue[]> {
+    const busy = await beingCooked(id)
+    if (busy.length) return busy
     return database.transaction('rw', database.recipes, async () => {
       const current = await database.recipes.get(id)
       if (!current) return []
@@ -58,6 +61,11 @@ export function useRecipes() {
 
   /** Takes a recipe out, of the session too, with a way back. */
   async function remove(id: string): Promise<void> {
+    const [busy] = await beingCooked(id)
+    if (busy) {
+      notices.show({ text: `${busy.message}. Allowed: ${busy.allowed}.`, bad: true })
+      return
+    }
     const gone = await database.transaction(
       'rw',
       [database.recipes, database.sessions],

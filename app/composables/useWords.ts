@@ -1,4 +1,5 @@
 import type { WorkKind } from '~~/core/recipe'
+import { spanText } from './useClock'
 
 /** What a cook calls the kinds of work. */
 export const WORK_WORDS: Record<WorkKind, string> = {
@@ -31,15 +32,10 @@ export const WORK_WORDS: Record<WorkKind, string> = {
 /** `air-fryer` as one says it. */
 export const kindWord = (kind: string) => kind.replace(/-/g, ' ')
 
-/** `10 min`, `8–10 min`, `1 h 30`, `8 h–12 h`, from least and most minutes. */
+/** `10 min`, `8–10 min`, `1 h 30`, `8 h 00–12 h 00`, from least and most minutes. */
 export function minutesText(least: number, most: number): string {
-  const hours = most >= 60
-  const one = (minutes: number) => {
-    if (!hours || minutes < 60) return `${Math.round(minutes * 10) / 10}${hours ? ' min' : ''}`
-    const whole = Math.round(minutes)
-    const rest = whole % 60
-    return `${Math.floor(whole / 60)} h${rest ? ` ${String(rest).padStart(2, '0')}` : ''}`
-  }
-  const text = least === most ? one(most) : `${one(least)}–${one(most)}`
-  return hours ? text : `${text} min`
+  const short = (minutes: number) => String(Math.round(minutes * 10) / 10)
+  if (most < 60) return `${least === most ? '' : `${short(least)}–`}${short(most)} min`
+  const long = spanText(most * 60)
+  return least === most ? long : `${spanText(least * 60)}–${long}`
 }

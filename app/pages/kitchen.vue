@@ -48,7 +48,7 @@ const add = (kind: string) =>
     ...k,
     stations: [...k.stations, newStation(kind, new Set(k.stations.map((s) => s.id)))],
   }))
-const edit = (id: string, _field: string, patch: Partial<KitchenStation>) =>
+const edit = (id: string, patch: Partial<KitchenStation>) =>
   apply((k) => ({
     ...k,
     stations: k.stations.map((s) => (s.id === id ? { ...s, ...patch } : s)),
@@ -178,20 +178,6 @@ const wrong = (text: string) => notices.show({ text, bad: true })
   flex: 1;
   min-width: 0;
 }
-.title {
-  width: 100%;
-  padding: 2px 6px;
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: none;
-  color: inherit;
-  font-family: var(--display) !important;
-  font-size: 1.8rem;
-}
-.title:hover,
-.title:focus {
-  border-bottom-color: var(--hair);
-}
 .shelves {
   columns: 2;
   column-gap: 20px;
@@ -217,12 +203,12 @@ const wrong = (text: string) => notices.show({ text, bad: true })
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
   gap: 14px;
 }
-.card {
+button.card:not(.v-btn) {
   display: flex;
   flex-direction: column;
   gap: 6px;
-  padding: 16px !important;
-  border: 2px solid rgb(var(--v-theme-primary)) !important;
+  padding: 16px;
+  border: 2px solid rgb(var(--v-theme-primary));
   border-radius: 12px;
   text-align: left;
 }

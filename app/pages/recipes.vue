@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import type { Found, Recipe } from '~~/core/recipe'
 import { useRecipes } from '~/composables/useRecipes'
 import { useSession } from '~/composables/useSession'
@@ -21,20 +21,28 @@ const recipe = computed(
 )
 const place = computed(() => recipes.value.findIndex((r) => r.id === recipe.value?.id))
 
-function open(id: string) {
-  bringing.value = false
-  void router.replace({ query: { open: id } })
+const detail = ref<HTMLElement>()
+/** On a narrow screen what was asked for stands below the list: goes there. */
+async function show() {
+  await nextTick()
+  if (window.innerWidth <= 900) detail.value?.scrollIntoView()
 }
-function bring() {
+async function open(id: string) {
+  bringing.value = false
+  await router.replace({ query: { open: id } })
+  await show()
+}
+async function bring() {
   bringing.value = true
-  void router.replace({ query: {} })
+  await router.replace({ query: {} })
+  await show()
 }
 async function keep(found: Found[]) {
   const ids = await take(found)
   notices.show({
     text: ids.length === 1 ? 'It is in the box.' : `${ids.length} recipes are in the box.`,
   })
-  open(ids[0]!)
+  await open(ids[0]!)
 }
 async function gone(target: Recipe) {
   await remove(target.id)
@@ -60,16 +68,23 @@ function inSession(on: boolean) {
       >
       <RecipeBox :recipes="recipes" :open="recipe?.id" @open="open" />
     </aside>
-    <RecipeIntake v-if="bringing || !recipe" @take="keep" @close="bringing = false" />
-    <RecipeSheet
-      v-else
-      :recipe="recipe"
-      :index="place"
-      :in-session="session?.dishes.some((d) => d.recipe === recipe!.id) ?? false"
-      :change="(edit: (r: Recipe) => Recipe) => change(recipe!.id, edit)"
-      @remove="gone(recipe)"
-      @session="inSession"
-    />
+    <div ref="detail" class="detail">
+      <RecipeIntake
+        v-if="bringing || !recipe"
+        :can-close="recipes.length > 0"
+        @take="keep"
+        @close="bringing = false"
+      />
+      <RecipeSheet
+        v-else
+        :recipe="recipe"
+        :index="place"
+        :in-session="session?.dishes.some((d) => d.recipe === recipe!.id)"
+        :change="(edit: (r: Recipe) => Recipe) => change(recipe!.id, edit)"
+        @remove="gone(recipe)"
+        @session="inSession"
+      />
+    </div>
   </div>
 </template>
 
@@ -80,6 +95,9 @@ function inSession(on: boolean) {
   gap: 28px;
   align-items: start;
   margin-top: 8px;
+}
+.detail {
+  min-width: 0;
 }
 .bring {
   margin-bottom: 12px;

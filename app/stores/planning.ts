@@ -1,22 +1,17 @@
-import { proxy, wrap, type Remote } from 'comlink'
+import { proxy } from 'comlink'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
 import type { Problem } from '~~/core/problem'
 import { database } from '~/database/database'
-import type { Planner, PlanningProgress, PlanningResult } from '~/workers/planner.worker'
+import type { PlanningProgress, PlanningResult } from '~/workers/planner.worker'
+import { startPlanner } from '~/workers/startPlanner'
 
 /** How long a plan is worked on by itself, in seconds. */
 const SECONDS = 20
 
-let worker: Worker | undefined
-let planner: Remote<Planner> | undefined
+let current: ReturnType<typeof startPlanner> | undefined
 let turn = 0
-
-function startWorker(): Remote<Planner> {
-  worker = new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })
-  return wrap<Planner>(worker)
-}
 
 const keep = (session: string, mark: string, result: PlanningResult): KeptPlan => ({
   session,
@@ -38,14 +33,14 @@ export const usePlanning = defineStore('planning', () => {
   async function plan(session: string, problem: Problem, mark: string, seed = 1): Promise<void> {
     const mine = ++turn
     // An earlier run is of no use any more; a fresh worker is quicker than waiting for it.
-    worker?.terminate()
-    planner = startWorker()
+    current?.end()
+    current = startPlanner()
     running.value = true
     progress.value = undefined
     preview.value = undefined
     failure.value = undefined
     try {
-      const result = await planner.plan(
+      const result = await current.planner.plan(
         JSON.parse(JSON.stringify(problem)) as Problem,
         { seconds: seconds.value, seed },
         proxy((p: PlanningProgress) => {
@@ -70,7 +65,7 @@ export const usePlanning = defineStore('planning', () => {
   }
 
   function stop(): void {
-    void planner?.stop()
+    void current?.planner.stop()
   }
 
   return { running, progress, preview, failure, seconds, plan, stop }

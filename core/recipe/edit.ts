@@ -8,8 +8,8 @@ export const withStep = (recipe: Recipe, id: string, change: (step: Step) => Ste
 })
 
 /**
- * The recipe without a step. What waited for it waits for what it waited for; vessels kept from or
- * to it and routes through it go with it. The last step stays.
+ * The recipe without a step. What waited for it waits for what it waited for; a vessel kept from or
+ * to it is kept from the step behind or to the one before; routes lose it. The last step stays.
  */
 export function withoutStep(recipe: Recipe, id: string): Recipe {
   const gone = recipe.steps.find((s) => s.id === id)
@@ -26,7 +26,13 @@ export function withoutStep(recipe: Recipe, id: string): Recipe {
           .map((a) => ({ step: a.step }))
         return { ...s, after: [...kept, ...taken] }
       }),
-    keeps: recipe.keeps.filter((k) => k.from !== id && k.to !== id),
+    keeps: recipe.keeps.flatMap((k) => {
+      if (k.from === k.to && k.from === id) return []
+      const next = recipe.steps.find((s) => s.after.some((a) => a.step === id))?.id
+      const from = k.from === id ? next : k.from
+      const to = k.to === id ? gone.after.at(-1)?.step : k.to
+      return from !== undefined && to !== undefined ? [{ ...k, from, to }] : []
+    }),
     routes: recipe.routes
       .map((r) => ({
         ...r,
@@ -79,6 +85,21 @@ export function waitsFor(recipe: Recipe, id: string): Set<string> {
   }
   return out
 }
+
+/** Kinds of the vessels that a step is done in because they are kept over it. */
+export function keptFor(recipe: Recipe, id: string): string[] {
+  const before = waitsFor(recipe, id)
+  return recipe.keeps.flatMap((k) => {
+    const begun = k.from === id || before.has(k.from)
+    const ends = k.to === id || waitsFor(recipe, k.to).has(id)
+    return begun && ends ? [k.vessel.kind] : []
+  })
+}
+
+/** Kinds of all equipment that a step takes in its first way, vessels kept over it among them. */
+export const equipmentFor = (recipe: Recipe, step: Step): string[] => [
+  ...new Set([...step.ways[0]!.on.map((o) => o.kind), ...keptFor(recipe, step.id)]),
+]
 
 /** Steps that a step may wait for without a circle. */
 export const mayWaitFor = (recipe: Recipe, id: string): Step[] =>

@@ -1,13 +1,20 @@
-export { asRead, jsonLdOf, markdownOf, readRecipes, type Found } from './exchange'
 export {
+  asRead,
+  jsonLdOf,
+  LARGEST_RECIPE_FILE,
+  markdownOf,
+  readRecipes,
+  type Found,
+} from './exchange'
+export {
+  equipmentFor,
+  keptFor,
   mayWaitFor,
   stripOf,
   timesOf,
-  waitsFor,
   withNewStep,
   withoutStep,
   withStep,
-  type StripRow,
 } from './edit'
 export {
   grainOf,
@@ -18,11 +25,12 @@ export {
   roastOf,
   servingsPerKilo,
   thawHours,
-  type Sum,
 } from './sums'
 export { GAS_MARKS } from './text/temperatures'
-export { indexOf, search, type Entry, type Wanted } from './search'
-export { idFor, markFor, plannable } from './plannable'
+export { ingredientLine, withIngredient, withoutIngredient } from './ingredients'
+export { indexOf, search } from './search'
+export { idFor, markFor } from './naming'
+export { plannable } from './plannable'
 export { readRecipe } from './read'
 export {
   recipeSchema,
@@ -32,11 +40,5 @@ export {
   type Step,
   type Way,
 } from './schema'
-export {
-  allergensIn,
-  readRecipeText,
-  type IngredientRead,
-  type RecipeRead,
-  type StepRead,
-} from './text'
+export { allergensIn, isMeat, readRecipeText } from './text'
 export { HANDLING_ATTENTION, lawOf, WORK_KINDS, type WorkKind, type WorkLaw } from './work'

@@ -1,6 +1,7 @@
 import type { RecipeRead } from './text/readText'
 import type { StepRead } from './text/method'
 import type { RecipeInput } from './schema'
+import { ingredientOf } from './ingredients'
 import { lawOf } from './work'
 
 type StepInput = RecipeInput['steps'][number]
@@ -15,7 +16,7 @@ const STANDS_FOR: Record<string, string> = { griddle: 'frying-pan', tin: 'oven-d
 
 /**
  * A recipe as it was read, as one that a session can plan with. Heating the oven is left to the
- * plan; a vessel that is used from one step to the next is kept. Ids stay as they were read.
+ * plan; a vessel that is used from one step straight to the next is kept. Ids stay as they were read.
  */
 export function plannable(read: RecipeRead, id: string, mark: string): RecipeInput {
   const dropped = new Set(read.steps.filter((s) => isPreheating(s)).map((s) => s.id))
@@ -26,14 +27,49 @@ export function plannable(read: RecipeRead, id: string, mark: string): RecipeInp
     name: read.name.slice(0, 300),
     mark,
     serves: read.serves,
-    ingredients: read.ingredients.map((i) => ({
-      id: i.id,
-      item: i.item.slice(0, 300),
-      amount: i.amount > 0 ? i.amount : 1,
-      unit: i.amount > 0 ? i.unit : 'pinch',
-      ...(i.preparation ? { note: i.preparation.slice(0, 300) } : {}),
+    ingredients: read.ingredients.map((i) => ({ id: i.id, ...ingredientOf(i) })),
+    ...inVessels(steps.map((s) => stepOf(s, dropped))),
+  }
+}
+
+/** Vessels in which food stays while one step after another is done to it. */
+const KEPT = new Set([
+  'pot',
+  'frying-pan',
+  'oven-dish',
+  'slow-cooker',
+  'pressure-cooker',
+  'rice-cooker',
+])
+
+/**
+ * The steps, and the vessels that stay in use over several of them: where a step goes straight on
+ * from another in the same kind of vessel, it is the same one, and nobody else gets it meanwhile.
+ */
+function inVessels(steps: StepInput[]): Pick<RecipeInput, 'steps' | 'keeps'> {
+  const runs: { kind: string; steps: string[] }[] = []
+  for (const s of steps)
+    for (const { kind } of s.ways[0]!.on!.filter((o) => KEPT.has(o.kind))) {
+      const before = s.after!.map((a) => a.step)
+      const run = runs.find((r) => r.kind === kind && before.includes(r.steps.at(-1)!))
+      if (run) run.steps.push(s.id)
+      else runs.push({ kind, steps: [s.id] })
+    }
+  const long = runs.filter((r) => r.steps.length > 1)
+  return {
+    steps: steps.map((s) => ({
+      ...s,
+      ways: s.ways.map((w) => ({
+        ...w,
+        on: w.on!.filter((o) => !long.some((r) => r.kind === o.kind && r.steps.includes(s.id))),
+      })),
     })),
-    steps: steps.map((s) => stepOf(s, dropped)),
+    keeps: long.map((r, i) => ({
+      id: `${r.kind}-${i + 1}`,
+      vessel: { kind: r.kind },
+      from: r.steps[0]!,
+      to: r.steps.at(-1)!,
+    })),
   }
 }
 
@@ -121,36 +157,4 @@ function cautionOf(s: StepRead): string | undefined {
   if (s.work === 'cool' || s.work === 'pack')
     return 'Into the fridge or freezer within two hours of leaving the heat: warm food keeps germs growing. Follow local guidance.'
   return undefined
-}
-
-/** Two letters for a dish that none of the others has: from its words, else the next that is free. */
-export function markFor(name: string, taken: ReadonlySet<string>): string {
-  const words = name
-    .replace(/[^A-Za-z ]/g, ' ')
-    .split(/\s+/)
-    .filter((w) => w.length > 1)
-  const upper = (words[0]?.[0] ?? 'R').toUpperCase()
-  const wanted = [words[1]?.[0], ...(words[0] ?? '').slice(1), ...words.slice(1).join('')]
-  for (const letter of [...wanted, ...'abcdefghijklmnopqrstuvwxyz'])
-    if (letter && !taken.has(upper + letter.toLowerCase())) return upper + letter.toLowerCase()
-  for (const first of 'ABCDEFGHIJKLMNOPQRSTUVWXYZ')
-    for (const second of 'abcdefghijklmnopqrstuvwxyz')
-      if (!taken.has(first + second)) return first + second
-  return `${upper}x`
-}
-
-/** An id for a name that none of the others has. */
-export function idFor(name: string, taken: ReadonlySet<string>): string {
-  const base =
-    name
-      .normalize('NFD')
-      .toLowerCase()
-      .replace(/[\u0300-\u036f]/g, '')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 60) || 'recipe'
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? base : `${base}-${n}`
-    if (!taken.has(id)) return id
-  }
 }

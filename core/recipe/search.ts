@@ -1,4 +1,4 @@
-import { timesOf } from './edit'
+import { equipmentFor, timesOf } from './edit'
 import type { Recipe } from './schema'
 
 /** What is looked for in a recipe box. */
@@ -37,7 +37,7 @@ export const indexOf = (recipes: readonly Recipe[]): Entry[] =>
         ...recipe.steps.map((s) => s.do),
       ].join(' '),
     ),
-    equipment: new Set(recipe.steps.flatMap((s) => s.ways.flatMap((w) => w.on.map((o) => o.kind)))),
+    equipment: new Set(recipe.steps.flatMap((s) => equipmentFor(recipe, s))),
     whole: timesOf(recipe).whole,
   }))
 

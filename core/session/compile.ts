@@ -1,9 +1,10 @@
 import type { Kitchen, KitchenStation, Person } from '../kitchen'
 import { readProblem, type Problem, type ProblemInput } from '../problem'
-import type { Issue, Reading } from '../reading'
-import { amountText, measurable } from '../quantity'
+import type { Reading } from '../reading'
+import { measurable } from '../quantity'
 import {
   HANDLING_ATTENTION,
+  ingredientLine,
   lawOf,
   type Equipment,
   type Recipe,
@@ -13,6 +14,7 @@ import {
 import { dishesToMake, type DishToMake } from './dishes'
 import { portionsOf, wantsBench, type Portions } from './portions'
 import type { Session } from './schema'
+import { sessionIssues } from './sessionIssues'
 
 type ActivityInput = ProblemInput['activities'][number]
 type ModeInput = ActivityInput['modes'][number]
@@ -63,11 +65,7 @@ export function compileSession(input: {
   const kitchen = { ...input.kitchen, stations }
   const recipes = new Map(input.recipes.map((r) => [r.id, r]))
   const dishes = dishesToMake(session, recipes)
-  const issues = [
-    ...sessionIssues(session, kitchen, recipes),
-    ...missing(dishes, kitchen),
-    ...roomIssues(dishes, kitchen),
-  ]
+  const issues = sessionIssues(session, kitchen, recipes, dishes)
   if (issues.length) return { ok: false, issues }
 
   const cards: Record<string, Card> = {}
@@ -115,86 +113,6 @@ export function compileSession(input: {
       })),
     },
   }
-}
-
-function sessionIssues(session: Session, kitchen: Kitchen, recipes: Map<string, Recipe>): Issue[] {
-  const issues: Issue[] = []
-  if (!session.dishes.length)
-    issues.push({ path: 'dishes', message: 'no dish is chosen', allowed: 'one dish or more' })
-  if (!session.cooks.length)
-    issues.push({ path: 'cooks', message: 'nobody cooks', allowed: 'one cook or more' })
-  session.cooks.forEach((id, i) => {
-    if (!kitchen.people.some((p) => p.id === id))
-      issues.push({
-        path: `cooks[${i}]`,
-        message: `"${id}" is nobody of this kitchen`,
-        allowed: kitchen.people.map((p) => p.id).join(' | '),
-      })
-  })
-  const wanted = session.dishes.flatMap((d, i) => [
-    { id: d.recipe, path: `dishes[${i}].recipe` },
-    ...(recipes.get(d.recipe)?.steps ?? []).flatMap((s) =>
-      s.takes.map((t) => ({ id: t.base, path: `dishes[${i}].recipe` })),
-    ),
-  ])
-  for (const { id, path } of wanted)
-    if (!recipes.has(id))
-      issues.push({ path, message: `there is no recipe "${id}"`, allowed: 'the id of one recipe' })
-  return issues
-}
-
-/** Steps for which the kitchen has nothing, in none of their ways. */
-function missing(dishes: DishToMake[], kitchen: Kitchen): Issue[] {
-  const kinds = new Set(kitchen.stations.map((s) => s.kind))
-  return dishes.flatMap(({ recipe }) =>
-    recipe.steps.flatMap((step): Issue[] => {
-      const lacking = step.ways.map((w) => w.on.find((n) => !kinds.has(n.kind))?.kind)
-      if (lacking.some((k) => k === undefined)) return []
-      const word = [...new Set(lacking)].join(' or ').replace(/-/g, ' ')
-      return [
-        {
-          path: `dishes.${recipe.id}.steps.${step.id}`,
-          message: `${recipe.name}: "${step.do}" wants ${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}, and this kitchen has none in use`,
-          allowed: 'what the kitchen has: change the step, or add it to the kitchen',
-        },
-      ]
-    }),
-  )
-}
-
-/** Vessels and cold places too small for what is to go in, before anybody starts. */
-function roomIssues(dishes: DishToMake[], kitchen: Kitchen): Issue[] {
-  const issues: Issue[] = []
-  for (const { recipe, batches } of dishes)
-    for (const keep of recipe.keeps) {
-      if (keep.litres === undefined) continue
-      const largest = Math.max(
-        0,
-        ...kitchen.stations.filter((s) => s.kind === keep.vessel.kind).map((s) => s.size ?? 0),
-      )
-      if (keep.litres * batches > largest)
-        issues.push({
-          path: `dishes.${recipe.id}.batches`,
-          message: `${recipe.name} wants a ${keep.vessel.kind} of ${round(keep.litres * batches)} litres, the largest holds ${largest}`,
-          allowed: `up to ${Math.floor((largest / keep.litres) * 2) / 2} batches at once`,
-        })
-    }
-  for (const place of ['fridge', 'freezer'] as const) {
-    const litres = dishes.reduce(
-      (sum, d) => sum + (d.recipe.store?.place === place ? d.recipe.store.litres * d.batches : 0),
-      0,
-    )
-    const room = kitchen.stations
-      .filter((s) => s.kind === place)
-      .reduce((sum, s) => sum + s.capacity, 0)
-    if (litres > room)
-      issues.push({
-        path: 'dishes',
-        message: `the ${place} has ${room} litres free, this session fills ${round(litres)}`,
-        allowed: `at most ${room} litres: fewer batches, or make room`,
-      })
-  }
-  return issues
 }
 
 const round = (value: number) => Math.round(value * 10) / 10
@@ -260,9 +178,8 @@ function activitiesOf(
 
 function usesOf({ recipe, batches }: DishToMake, step: Step): string[] {
   return step.uses.map((id) => {
-    const { item, amount, unit, note } = recipe.ingredients.find((i) => i.id === id)!
-    const measured = amountText(measurable(amount * batches, unit), unit)
-    return `${measured} ${item}${note === undefined ? '' : `, ${note}`}`
+    const own = recipe.ingredients.find((i) => i.id === id)!
+    return ingredientLine({ ...own, amount: measurable(own.amount * batches, own.unit) })
   })
 }
 

@@ -30,12 +30,19 @@ describe('leaveOut', () => {
     expect(lengths).toEqual([...lengths].sort((a, b) => a - b))
   })
 
-  it('leaves out several where one is not enough', async () => {
-    const [option] = await leaveOut(input, lengthOf(['soda-bread', 'oat-bars']) + 60)
-    expect(option!.fits).toBe(true)
-    expect(option!.dishes.length).toBeGreaterThanOrEqual(1)
-    const nothing = await leaveOut(input, 60)
-    expect(nothing.every((o) => !o.fits)).toBe(true)
+  it('leaves out several where no single one is enough, and says so where nothing helps', async () => {
+    const ids = small.dishes.map((d) => d.recipe)
+    const singles = await Promise.all(
+      ids.map(async (id) => (await leaveOut(input, lengthOf([id])))[0]),
+    )
+    const shortest = Math.min(...singles.map((o) => o!.makespan))
+    const two = await leaveOut(input, shortest - 60)
+    expect(two.length).toBeGreaterThan(0)
+    for (const o of two) {
+      expect(o.dishes).toHaveLength(2)
+      expect(o.makespan).toBeLessThanOrEqual(shortest - 60)
+    }
+    expect(await leaveOut(input, 60)).toEqual([])
   })
 
   it('stops when it is told to', async () => {

@@ -1,5 +1,6 @@
 import type { Recipe } from '../schema'
 import type { RecipeRead } from '../text/readText'
+import { equipmentFor } from '../edit'
 import { lawOf } from '../work'
 
 /** A recipe of our own in the shape of one that was read from a text: nothing in it is in doubt. */
@@ -17,7 +18,7 @@ export function asRead(recipe: Recipe): RecipeRead {
       doubts: [],
     })),
     steps: recipe.steps.map((s) => {
-      const { minutes, on, heat } = s.ways[0]!
+      const { minutes, heat } = s.ways[0]!
       const [low, high] = heat?.celsius ?? [0, 0]
       return {
         id: s.id,
@@ -26,7 +27,7 @@ export function asRead(recipe: Recipe): RecipeRead {
         minutes: [minutes[0], minutes[2]],
         stated: true,
         celsius: heat ? (low === high ? low : [low, high]) : null,
-        equipment: on.map((e) => e.kind),
+        equipment: equipmentFor(recipe, s),
         hygiene: s.hygiene ?? lawOf(s.work).hygiene,
         after: s.after.map(({ step, least, most }) => ({
           step,

@@ -4,7 +4,8 @@ import { CORPUS } from '../text/corpus.fixture'
 import { MORE } from '../text/corpusMore.fixture'
 import { readRecipeText } from '../text'
 import { jsonLdOf, markdownOf, readRecipes } from '.'
-import { plannable, idFor, markFor } from '../plannable'
+import { idFor, markFor } from '../naming'
+import { plannable } from '../plannable'
 import { readRecipe } from '../read'
 
 const one = (content: string) => {

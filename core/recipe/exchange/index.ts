@@ -1,5 +1,5 @@
 export { asRead } from './asRead'
 export { jsonLdOf } from './jsonLd'
 export { markdownOf } from './markdown'
-export { readRecipes } from './readAny'
+export { LARGEST_RECIPE_FILE, readRecipes } from './readAny'
 export type { Found } from './structured'

@@ -1,12 +1,6 @@
-import { amountText } from '../../quantity'
+import { ingredientLine } from '../ingredients'
 import type { Recipe } from '../schema'
 import { allergensIn } from '../text/foods'
-
-/** Lines of the ingredients as a cook would write them. */
-export const ingredientLines = (recipe: Recipe): string[] =>
-  recipe.ingredients.map(
-    (i) => `${amountText(i.amount, i.unit)} ${i.item}${i.note === undefined ? '' : `, ${i.note}`}`,
-  )
 
 /** A step with its time, in a sentence. */
 export function stepLine(step: Recipe['steps'][number]): string {
@@ -28,7 +22,7 @@ export function jsonLdOf(recipe: Recipe): object {
     '@type': 'Recipe',
     name: recipe.name,
     recipeYield: `${recipe.serves} servings`,
-    recipeIngredient: ingredientLines(recipe),
+    recipeIngredient: recipe.ingredients.map(ingredientLine),
     recipeInstructions: recipe.steps.map((s) => ({ '@type': 'HowToStep', text: stepLine(s) })),
     ...(allergens.length ? { keywords: `contains ${allergens.join(', ')}` } : {}),
     'cadrum:recipe': recipe,

@@ -1,7 +1,8 @@
 import type { Reading } from '../../reading'
 import { readRecipe } from '../read'
 import type { Recipe } from '../schema'
-import { ingredientLines, stepLine } from './jsonLd'
+import { ingredientLine } from '../ingredients'
+import { stepLine } from './jsonLd'
 
 const FENCE = '```cadrum-recipe'
 
@@ -14,7 +15,7 @@ export function markdownOf(recipe: Recipe): string {
     '',
     '## Ingredients',
     '',
-    ...ingredientLines(recipe).map((l) => `- ${escaped(l)}`),
+    ...recipe.ingredients.map((i) => `- ${escaped(ingredientLine(i))}`),
     '',
     '## Method',
     '',

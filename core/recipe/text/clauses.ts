@@ -127,8 +127,13 @@ function withoutCommand(sentence: string): Clause[] {
   const timed = durationsIn(sentence).some((d) => d.kind === 'span')
   const hot = temperaturesIn(sentence).some((t) => t.of === 'oven')
   if (!timed && !(oven && hot)) return []
-  const work: WorkKind = release ? 'rest' : oven && !timed ? 'heat' : oven ? 'bake' : 'simmer'
-  const verb = { rest: 'rest', heat: 'preheat', bake: 'bake' }[work as 'rest'] ?? 'cook'
+  const [work, verb]: [WorkKind, string] = release
+    ? ['rest', 'rest']
+    : !oven
+      ? ['simmer', 'cook']
+      : timed
+        ? ['bake', 'bake']
+        : ['heat', 'preheat']
   return [{ text: sentence.replace(/[.\s]+$/, ''), verb, work, light: false, meanwhile: false }]
 }
 

@@ -6,17 +6,16 @@ const FISH =
 const EGG = /\beggs?\b|\begg (?:whites?|yolks?)\b/
 /** Cooked, cured or dried already: nothing raw about it. */
 const READY_MADE =
-  /\b(?:cooked|leftover|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|tinned|canned|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/
+  /\b(?:cooked|leftover|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|tinned|canned|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/g
+
+const asBought = (text: string) => text.toLowerCase().replace(READY_MADE, ' ')
 
 /** Words that name raw meat, fish or egg in a line of ingredients or of a method. */
-export function isRaw(text: string): boolean {
-  const line = text.toLowerCase().replace(new RegExp(READY_MADE.source, 'g'), ' ')
-  return MEAT.test(line) || FISH.test(line) || EGG.test(line)
-}
+export const isRaw = (text: string) => isMeat(text) || EGG.test(asBought(text))
 
 /** Only meat and fish: what is browned, rubbed and shaped. */
 export function isMeat(text: string): boolean {
-  const line = text.toLowerCase().replace(new RegExp(READY_MADE.source, 'g'), ' ')
+  const line = asBought(text)
   return MEAT.test(line) || FISH.test(line)
 }
 
@@ -36,45 +35,47 @@ export const isBoiled = (text: string) =>
     text,
   )
 
-/** Allergens that law in many places wants on a label, by the words that give them away. */
-export const ALLERGENS: Record<string, RegExp> = {
-  gluten:
-    /\b(?:wheat|flour|bread(?:crumbs?)?|pasta|spaghetti|penne|macaroni|noodles|couscous|bulgur|barley|rye|oats?|oatmeal|semolina|spelt|pastry|crackers?|beer|ale|stout)\b/i,
-  milk: /\b(?:milk|butter(?!nut| beans?)|buttermilk|cream|cheese|cheddar|parmesan|mozzarella|feta|ricotta|yogh?urt|ghee|mascarpone|halloumi|cr[eè]me)\b/i,
-  egg: /\beggs?\b|\bmayonnaise\b/i,
-  fish: /\b(?:fish|cod|haddock|salmon|trout|mackerel|herring|sardines?|tuna|hake|pollock|anchov(?:y|ies))\b/i,
-  shellfish: /\b(?:prawns?|shrimps?|crab|lobster|crayfish)\b/i,
-  molluscs: /\b(?:mussels?|clams?|squid|scallops?|oysters?)\b/i,
-  nuts: /\b(?:almonds?|walnuts?|hazelnuts?|pecans?|cashews?|pistachios?|brazil nuts?|macadamias?|mixed nuts)\b/i,
-  peanut: /\bpeanuts?\b/i,
-  sesame: /\b(?:sesame|tahini)\b/i,
-  soya: /\b(?:soya?|tofu|tempeh|miso|edamame)\b/i,
-  celery: /\b(?:celery|celeriac)\b/i,
-  mustard: /\bmustard\b/i,
-  sulphites: /\b(?:wine|dried apricots|sulphites?)\b/i,
-  lupin: /\blupin\b/i,
-}
+/**
+ * Allergens that law in many places wants on a label, by the words that give them away; `but` is
+ * what only sounds like them.
+ */
+const ALLERGENS: { name: string; words: RegExp; but?: RegExp }[] = [
+  {
+    name: 'gluten',
+    words:
+      /\b(?:wheat|flour|bread(?:crumbs?)?|pasta|spaghetti|penne|macaroni|noodles|couscous|bulgur|barley|rye|oats?|oatmeal|semolina|spelt|pastry|crackers?|beer|ale|stout)\b/i,
+    but: /\b(?:rice|corn|buckwheat|chickpea|gram|gluten-free|almond|coconut) (?:flour|noodles)\b|\bcornflour\b/gi,
+  },
+  {
+    name: 'milk',
+    words:
+      /\b(?:milk|butter|buttermilk|cream|cheese|cheddar|parmesan|mozzarella|feta|ricotta|yogh?urt|ghee|mascarpone|halloumi|cr[eè]me)\b/i,
+    but: /\b(?:coconut|oat|almond|soya?|rice) (?:milk|cream|yogh?urt)\b|\b(?:peanut|cocoa|almond) butter\b|\bbutter beans?\b|\bcream of tartar\b/gi,
+  },
+  { name: 'egg', words: /\beggs?\b|\bmayonnaise\b/i },
+  {
+    name: 'fish',
+    words:
+      /\b(?:fish|cod|haddock|salmon|trout|mackerel|herring|sardines?|tuna|hake|pollock|anchov(?:y|ies))\b/i,
+  },
+  { name: 'shellfish', words: /\b(?:prawns?|shrimps?|crab|lobster|crayfish)\b/i },
+  { name: 'molluscs', words: /\b(?:mussels?|clams?|squid|scallops?|oysters?)\b/i },
+  {
+    name: 'nuts',
+    words:
+      /\b(?:almonds?|walnuts?|hazelnuts?|pecans?|cashews?|pistachios?|brazil nuts?|macadamias?|mixed nuts)\b/i,
+  },
+  { name: 'peanut', words: /\bpeanuts?\b/i },
+  { name: 'sesame', words: /\b(?:sesame|tahini)\b/i },
+  { name: 'soya', words: /\b(?:soya?|tofu|tempeh|miso|edamame)\b/i },
+  { name: 'celery', words: /\b(?:celery|celeriac)\b/i },
+  { name: 'mustard', words: /\bmustard\b/i },
+  { name: 'sulphites', words: /\b(?:wine|dried apricots|sulphites?)\b/i },
+  { name: 'lupin', words: /\blupin\b/i },
+]
 
 /** Names of the allergens that the words of a list of ingredients give away. */
 export const allergensIn = (items: readonly string[]): string[] =>
-  Object.entries(ALLERGENS)
-    .filter(([name, pattern]) =>
-      items.some((item) => {
-        const line =
-          name === 'milk'
-            ? item.replace(
-                /\b(?:coconut|oat|almond|soya?|rice) (?:milk|cream|yogh?urt)\b|\bpeanut butter\b|\bcocoa butter\b|\bcream of tartar\b/gi,
-                ' ',
-              )
-            : name === 'gluten'
-              ? item.replace(
-                  /\b(?:rice|corn|buckwheat|chickpea|gram|rye-free|gluten-free|almond|coconut) (?:flour|noodles)\b|\bcornflour\b/gi,
-                  ' ',
-                )
-              : name === 'egg'
-                ? item.replace(/\beggplants?\b/gi, ' ')
-                : item
-        return pattern.test(line)
-      }),
-    )
-    .map(([name]) => name)
+  ALLERGENS.filter(({ words, but }) =>
+    items.some((item) => words.test(but ? item.replace(but, ' ') : item)),
+  ).map((a) => a.name)

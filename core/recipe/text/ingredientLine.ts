@@ -14,6 +14,8 @@ export interface IngredientRead {
   /** The line as it stood there. */
   text: string
   doubts: string[]
+  /** A word that stands where a unit would and is none that is known. */
+  unknownUnit?: string
 }
 
 /** A US cup in ml, and what fills it in grams, by usual kitchen tables. */
@@ -147,6 +149,8 @@ export function readIngredientLine(text: string): Omit<IngredientRead, 'id'> {
   line = line.replace(/^[\s,.)]+/, '')
   const counted = COUNT_WORDS.exec(line)
   if (counted && unit === 'piece') line = line.slice(counted[0].length).replace(/^of /, '')
+  const strange = unit === 'piece' && amount > 0 ? /^([a-z]+) of /.exec(line)?.[1] : undefined
+  if (strange) doubts.push(`"${strange}" is no unit that is known: counted as pieces`)
   let preparation: string | undefined
   const comma = /^(.*?)(?:,|;| - )\s*(.+)$/.exec(line.replace(/\(([^)]*)\)/g, ', $1'))
   if (comma) {
@@ -171,6 +175,7 @@ export function readIngredientLine(text: string): Omit<IngredientRead, 'id'> {
     ...(prepared ? { preparation: prepared } : {}),
     text: shown,
     doubts,
+    ...(strange ? { unknownUnit: strange } : {}),
   }
 }
 

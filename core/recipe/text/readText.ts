@@ -1,3 +1,4 @@
+import { idFor } from '../naming'
 import { readIngredientLine, namesOf, type IngredientRead } from './ingredientLine'
 import { layoutOf } from './layout'
 import { stepsOf, type StepRead } from './method'
@@ -31,10 +32,7 @@ export function recipeFrom(parts: {
   const ids = new Set<string>()
   const ingredients = parts.ingredients.map((line): IngredientRead => {
     const read = readIngredientLine(line)
-    const base =
-      (namesOf(read.item).at(-1) ?? 'item').normalize('NFD').replace(/[^a-z0-9]/g, '') || 'item'
-    let id = base
-    for (let n = 2; ids.has(id); n++) id = `${base}-${n}`
+    const id = idFor(namesOf(read.item).at(-1) ?? 'item', ids)
     ids.add(id)
     return { id, ...read }
   })

@@ -101,15 +101,15 @@ function whatOf(line: string, at: number, end: number): Temperature['of'] {
   const before = line.slice(Math.max(0, at - 90), at)
   const after = line.slice(end, end + 50)
   if (
-    /\b(?:internal|inside|core|thermometer|probe|thickest|the (?:centre|center|middle)|temperature of the (?:meat|chicken|turkey|fish|loaf|joint)|reads?|registers?)\b[^.;]*$/.test(
+    /\b(?:internal|inside|core|thermometer|probe|thickest|the (?:centre|center|middle)|temperature of the (?:meat|chicken|turkey|fish|loaf|joint)|reads?|registers?)\b[^.;\d]*$/.test(
       before,
     ) ||
-    /^[^.;]*\b(?:inside|in the (?:centre|center|middle|thickest)|on (?:a|the) (?:\w+ )?(?:thermometer|probe)|internal)/.test(
+    /^[^.;\d]*\b(?:inside|in the (?:centre|center|middle|thickest)|on (?:a|the) (?:\w+ )?(?:thermometer|probe)|internal)/.test(
       after,
     )
   )
     return 'core'
-  if (/\b(?:oil|fat|lard|dripping)\b[^.;]*$/.test(before.slice(-50))) return 'fat'
+  if (/\b(?:oil|fat|lard|dripping)\b[^.;\d]*$/.test(before.slice(-50))) return 'fat'
   return 'oven'
 }
 

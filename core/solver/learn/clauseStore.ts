@@ -1,26 +1,23 @@
 import type { Engine } from './engine'
+import { grown, Rows } from './rows'
 
 /** Words before the literals of a clause: length, and activity (0: not learned). */
 const HEAD = 2
 /** Learned clauses kept before the first clearing. */
 const KEEP = 4000
 
-const EMPTY = new Int32Array(0)
-
 /** Clauses over bounds, each watched by two of its literals. */
 export class ClauseStore {
   private memory = new Int32Array(65536)
   private used = 0
   /** Per side: (clause, threshold) pairs; the watched literal is false from there on. */
-  private watches: Int32Array[] = []
-  private watched = new Int32Array(0)
+  private watches = new Rows(0, 2)
   private learned: number[] = []
   private limit = KEEP
   private age = 0
 
   seal(sides: number): void {
-    this.watches = Array.from({ length: sides }, () => EMPTY)
-    this.watched = new Int32Array(sides)
+    this.watches = new Rows(sides, 2)
   }
 
   get wantsClearing(): boolean {
@@ -29,11 +26,8 @@ export class ClauseStore {
 
   add(literals: number[], learned: boolean): void {
     const length = literals.length / 2
-    while (this.used + HEAD + literals.length > this.memory.length) {
-      const larger = new Int32Array(this.memory.length * 2)
-      larger.set(this.memory)
-      this.memory = larger
-    }
+    const end = this.used + HEAD + literals.length
+    if (end > this.memory.length) this.memory = grown(this.memory, end)
     const clause = this.used
     this.memory[clause] = length
     this.memory[clause + 1] = learned ? ++this.age : 0
@@ -61,7 +55,7 @@ export class ClauseStore {
       }
     this.used = 0
     this.learned = []
-    this.watched.fill(0)
+    this.watches.sizes.fill(0)
     for (const [literals, age] of kept) {
       const clause = this.used
       this.add(literals, age > 0)
@@ -84,11 +78,12 @@ export class ClauseStore {
   }
 
   propagate(engine: Engine, side: number): boolean {
-    const list = this.watches[side]!
+    const { lists, sizes } = this.watches
+    const list = lists[side]!
+    const size = sizes[side]!
     const { memory } = this
     const { bound } = engine
     const reached = bound[side]!
-    const size = this.watched[side]!
     let keep = 0
     for (let i = 0; i < size; i += 2) {
       const clause = list[i]!
@@ -117,10 +112,10 @@ export class ClauseStore {
       for (let k = first + 2; k < end; k += 2) engine.because(memory[k]! ^ 1, 1 - memory[k + 1]!)
       if (engine.raise(s0, v0)) continue
       for (let j = i + 2; j < size; j++) list[keep++] = list[j]!
-      this.watched[side] = keep
+      sizes[side] = keep
       return false
     }
-    this.watched[side] = keep
+    sizes[side] = keep
     return true
   }
 
@@ -140,17 +135,7 @@ export class ClauseStore {
 
   private watch(clause: number, place: number): void {
     const at = clause + HEAD + 2 * place
-    const side = this.memory[at]! ^ 1
-    const size = this.watched[side]!
-    let list = this.watches[side]!
-    if (size + 2 > list.length) {
-      const larger = new Int32Array(Math.max(8, list.length * 2))
-      larger.set(list)
-      list = this.watches[side] = larger
-    }
-    list[size] = clause
-    list[size + 1] = 1 - this.memory[at + 1]!
-    this.watched[side] = size + 2
+    this.watches.add(this.memory[at]! ^ 1, clause, 1 - this.memory[at + 1]!)
   }
 
   private swap(i: number, j: number): void {

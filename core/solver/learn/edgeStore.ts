@@ -1,4 +1,8 @@
+import { grown, Rows } from './rows'
 import { negated, type Code, type Engine } from './engine'
+
+/** Numbers of one lag in the list of its source. */
+const ROW = 6
 
 /**
  * Conditional lags: where all of up to three codes are true, bound[target] >= bound[source] +
@@ -11,8 +15,7 @@ export class EdgeStore {
   /** Six numbers an edge: source, target, weight, and three codes or -1. */
   private data = new Int32Array(0)
   /** Per source side, (target, weight, codes, edge) in a row: the innermost loop reads these. */
-  private bySource: Int32Array[] = []
-  private sourceSize = new Int32Array(0)
+  private bySource = new Rows(0, ROW)
   /** Per code, the edges that it switches on. */
   private byCode: number[][] = []
 
@@ -27,8 +30,7 @@ export class EdgeStore {
   seal(sides: number): void {
     this.data = Int32Array.from(this.raw)
     this.raw.length = 0
-    this.bySource = Array.from({ length: sides }, () => EMPTY)
-    this.sourceSize = new Int32Array(sides)
+    this.bySource = new Rows(sides, ROW)
     this.byCode = Array.from({ length: sides }, () => [])
     for (let e = 0; e < this.count; e++) this.list(e)
   }
@@ -36,11 +38,7 @@ export class EdgeStore {
   /** Adds a lag after the sealing; false where that fails at once. */
   addLate(engine: Engine, from: number, to: number, weight: number, codes: Code[]): boolean {
     this.add(from, to, weight, codes)
-    if (6 * this.count > this.data.length) {
-      const larger = new Int32Array(12 * this.count)
-      larger.set(this.data)
-      this.data = larger
-    }
+    if (6 * this.count > this.data.length) this.data = grown(this.data, 6 * this.count)
     this.data.set(this.raw, 6 * (this.count - 2))
     this.raw.length = 0
     this.list(this.count - 2)
@@ -50,8 +48,8 @@ export class EdgeStore {
 
   propagate(engine: Engine, side: number): boolean {
     const { bound } = engine
-    const list = this.bySource[side]!
-    const size = this.sourceSize[side]!
+    const list = this.bySource.lists[side]!
+    const size = this.bySource.sizes[side]!
     const here = bound[side]!
     for (let i = 0; i < size; i += ROW) {
       // Met already, or not switched on and with room left: most are.
@@ -109,27 +107,8 @@ export class EdgeStore {
   }
 
   private list(e: number): void {
-    const source = this.data[6 * e]!
-    const size = this.sourceSize[source]!
-    let list = this.bySource[source]!
-    if (size + ROW > list.length) {
-      const larger = new Int32Array(Math.max(2 * ROW, list.length * 2))
-      larger.set(list)
-      list = this.bySource[source] = larger
-    }
-    list[size] = this.data[6 * e + 1]!
-    list[size + 1] = this.data[6 * e + 2]!
-    list[size + 2] = this.data[6 * e + 3]!
-    list[size + 3] = this.data[6 * e + 4]!
-    list[size + 4] = this.data[6 * e + 5]!
-    list[size + 5] = e
-    this.sourceSize[source] = size + ROW
-    for (let k = 3; k < 6; k++)
-      if (this.data[6 * e + k]! >= 0) this.byCode[this.data[6 * e + k]!]!.push(e)
+    const [source, target, weight, ...codes] = this.data.subarray(6 * e, 6 * e + 6)
+    this.bySource.add(source!, target!, weight!, ...codes, e)
+    for (const code of codes) if (code >= 0) this.byCode[code]!.push(e)
   }
 }
-
-/** Numbers of one lag in the list of its source. */
-const ROW = 6
-
-const EMPTY = new Int32Array(0)

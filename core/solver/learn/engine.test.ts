@@ -142,3 +142,60 @@ describe('Cumulative', () => {
     )
   })
 })
+
+describe('several literals at once', () => {
+  /** Three booleans of which at most one is true. */
+  const oneOfThree = () => {
+    const engine = new Engine()
+    const codes = [0, 1, 2].map(() => engine.newBool())
+    for (const [a, b] of [
+      [0, 1],
+      [0, 2],
+      [1, 2],
+    ])
+      engine.addClause([codes[a!]! ^ 1, codes[b!]! ^ 1])
+    expect(engine.seal()).toBe(true)
+    return { engine, codes }
+  }
+
+  it('an attempt that fails leaves everything as it was', () => {
+    const { engine, codes } = oneOfThree()
+    const before = [...engine.bound]
+    expect(
+      engine.attempt([
+        [codes[0]!, 1],
+        [codes[1]!, 1],
+      ] as [number, number][]),
+    ).toBe(false)
+    expect([...engine.bound]).toEqual(before)
+    expect(engine.level).toBe(0)
+    expect(engine.attempt([[codes[0]!, 1]])).toBe(true)
+    expect(engine.isTrue(codes[1]! ^ 1)).toBe(true)
+  })
+
+  it('what was assumed and contradicts itself is refused without learning that nothing goes', () => {
+    const { engine, codes } = oneOfThree()
+    engine.assume([[codes[0]!, 1]])
+    expect(engine.propagate()).toBe(true)
+    expect(engine.assume([[codes[1]!, 1]])).toBe(false)
+    engine.backtrack(0)
+    engine.assume([
+      [codes[0]!, 1],
+      [codes[2]!, 1],
+    ])
+    expect(engine.propagate()).toBe(false)
+    expect(engine.learn()).toBe(false)
+    expect(engine.impossible).toBe(false)
+    engine.backtrack(0)
+    expect(engine.attempt([[codes[2]!, 1]])).toBe(true)
+  })
+
+  it('the lower bound without any decision is told apart from that of now', () => {
+    const engine = new Engine()
+    const x = engine.newInt(0, 9)
+    expect(engine.seal()).toBe(true)
+    engine.require(2 * x, 2)
+    engine.decide(2 * x, 7)
+    expect([engine.lo(x), engine.rootLo(x)]).toEqual([7, 2])
+  })
+})

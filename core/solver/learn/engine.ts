@@ -1,6 +1,7 @@
 import { ActivityHeap } from './activityHeap'
 import { ClauseStore } from './clauseStore'
 import { EdgeStore } from './edgeStore'
+import { grown } from './rows'
 
 /**
  * Bounds of an integer x live on two sides: side 2x holds the lower bound, side 2x + 1 the
@@ -482,10 +483,4 @@ function swapPairs(list: number[], i: number, j: number): void {
     list[i + k] = list[j + k]!
     list[j + k] = kept
   }
-}
-
-function grown(array: Int32Array<ArrayBuffer>): Int32Array<ArrayBuffer> {
-  const larger = new Int32Array(array.length * 2)
-  larger.set(array)
-  return larger
 }

@@ -3,8 +3,9 @@ import type { Model } from '../model'
 import { below, type Random } from '../random'
 import { ALWAYS } from './codes'
 import { addCut, addWashCuts, handWashCuts, shortWashes, strangers, together } from './cuts'
+import { Decisions } from './decisions'
 import { addHeatCut, heatCuts } from './heatCuts'
-import { negated, type Code, type Outcome } from './engine'
+import type { Code, Outcome } from './engine'
 import { addExclusions } from './exclusion'
 import { bodyOf, ordersOf, type Orders } from './extract'
 import { valuesOf } from './hints'
@@ -27,6 +28,8 @@ const EXPLORE = [0, 0.05, 0.2, 0.4]
 
 /** How often a solution that breaks a rule is mended, and conflicts for each time. */
 const MENDS = 6
+/** Missing pauses for hand washing that are said at once. */
+const CUTS = 40
 const MEND = 12
 
 /** Decisions between two attempts to have everything else as early as it goes. */
@@ -49,13 +52,11 @@ export class Learner {
   exhausted = false
   /** Whether so many milliseconds from now are past the end of the search. */
   expired: (milliseconds: number) => boolean = () => false
-  /** The best makespan known, and the values that its plan gives to all variables. */
+  /** The best makespan known. */
   private best = Infinity
-  private values: Int32Array
-  /** The same of a solution that broke a rule. */
+  /** The values of a solution that broke a rule. */
   private mended = new Int32Array(0)
-  private readonly perActivity: Code[][]
-  private readonly washCodes: Code[][]
+  private readonly decisions: Decisions
   private freed: number
   private restarts = 0
   /** What the last neighbourhood left free, and whether it gave a solution. */
@@ -75,13 +76,18 @@ export class Learner {
     const { engine } = this.session
     engine.reserve(8000)
     if (!engine.seal()) this.exhausted = true
-    this.values = new Int32Array(engine.size / 2).fill(-1)
+    this.decisions = new Decisions(this.session, model)
     this.bound = engine.lo(this.session.makespan)
-    this.perActivity = this.session.activities.map((a) => (a ? decisionsOf(a) : []))
-    for (const h of this.session.holds)
-      if (h) this.perActivity[this.model.holds[h.index]!.from]!.push(...codesOf(h.places))
     this.freed = Math.min(0.25, FREE / Math.max(1, model.activities.length))
-    this.washCodes = this.session.washes.map((w) => [w.code, ...codesOf(w.cooks)])
+  }
+
+  /** The values that the plan to stay near gives to all variables: mostly the best one. */
+  private get values(): Int32Array {
+    return this.decisions.values
+  }
+
+  private set values(values: Int32Array) {
+    this.decisions.values = values
   }
 
   /** Conflicts so far. */
@@ -110,8 +116,7 @@ export class Learner {
       ? this.step
       : Math.max(1, (this.best - this.bound) * STEPS[below(this.random, STEPS.length)]!)
     const held = this.neighbourhood(this.free)
-    const target: Held[number] = [2 * makespan + 1, -Math.floor(this.best - step)]
-    const outcome = this.search(target, held, conflicts)
+    const outcome = this.search(this.below(step), held, conflicts)
     if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.rootLo(makespan))
     const paid = this.paying
     this.paying = outcome === 'solution' || (paid && outcome === 'impossible' && step > 2)
@@ -130,10 +135,7 @@ export class Learner {
     const { makespan } = this.session
     const share = EXPLORE[below(this.random, EXPLORE.length)]!
     const gap = Math.min(this.best, this.session.engine.horizonOf(makespan)) - this.bound
-    const target: Held[number] | undefined =
-      this.best < Infinity && share > 0
-        ? [2 * makespan + 1, -Math.floor(this.best - 1 - gap * share)]
-        : undefined
+    const target = this.best < Infinity && share > 0 ? this.below(1 + gap * share) : undefined
     const outcome = this.search(target, [], conflicts)
     const better = outcome === 'solution' ? this.solution() : undefined
     this.session.engine.backtrack(0)
@@ -164,29 +166,36 @@ export class Learner {
    * a rule that the constraints so far leave out, they are told of it.
    */
   private solution(): PlanBody | undefined {
-    const { values } = this
+    const near = this.values
     for (let round = 0; ; round++) {
       const body = this.standing()
       if (body) return body
-      if (round === MENDS || this.exhausted || this.best === Infinity) break
+      if (round === MENDS || this.best === Infinity) return undefined
       // The same order with what was missing is mostly a little longer and still good.
       this.values = this.mended
       this.orderNeighbours()
-      const held = this.exhausted ? [] : this.neighbourhood(new Set())
-      for (const codes of this.washCodes) for (const code of codes) this.hold(held, code)
-      const target: Held[number] = [2 * this.session.makespan + 1, -(this.best - 1)]
-      const outcome = this.exhausted ? 'impossible' : this.search(target, held, MEND)
-      this.values = values
-      if (outcome !== 'solution') break
+      const again = !this.exhausted && this.search(this.below(1), this.everything(), MEND)
+      this.values = near
+      if (again !== 'solution') return undefined
     }
-    this.values = values
-    return undefined
+  }
+
+  /** Everything that the plan to stay near says: who, where, how, and the order of neighbours. */
+  private everything(): Held {
+    const held = this.neighbourhood(new Set())
+    for (const codes of this.decisions.washCodes) for (const code of codes) this.hold(held, code)
+    return held
+  }
+
+  /** That it is shorter than the best by at least so much. */
+  private below(step: number): Held[number] {
+    return [2 * this.session.makespan + 1, -Math.floor(this.best - step)]
   }
 
   /** The solution in the engine as a plan; where it breaks a rule, that rule is said from now on. */
   private standing(): PlanBody | undefined {
     const { engine } = this.session
-    const hands = handWashCuts(this.session).slice(0, 40)
+    const hands = handWashCuts(this.session).slice(0, CUTS)
     const washes = shortWashes(this.session)
     const heats = heatCuts(this.session)
     const overlaps = together(this.session)
@@ -200,7 +209,7 @@ export class Learner {
     }
     this.rejected = ordersOf(this.session)
     this.mended = this.values.map((_, x) =>
-      engine.isFixed(x) ? engine.lo(x) : engine.isBool(x) ? -1 : engine.lo(x),
+      !engine.isFixed(x) && engine.isBool(x) ? -1 : engine.lo(x),
     )
     engine.backtrack(0)
     for (const [a, b] of overlaps) if (!engine.impossible) this.session.lateTurn(a, b)
@@ -250,119 +259,10 @@ export class Learner {
       }
       if (++sinceTry >= TRY_AFTER) {
         sinceTry = 0
-        if (this.finish()) continue
+        if (this.decisions.finish()) continue
       }
-      if (!this.decide()) return 'solution'
+      if (!this.decisions.next()) return 'solution'
     }
-  }
-
-  /** Everything that is decided upon, at once as early as it goes; false where that fails. */
-  private finish(): boolean {
-    const { engine, activities, washes } = this.session
-    const literals: Held = []
-    const early = (x: number) => {
-      if (!engine.isFixed(x)) literals.push([2 * x + 1, -engine.lo(x)])
-    }
-    const open = (codes: Code[]) => codes.some((c) => c >= 0 && !engine.isFixed(c >> 1))
-    for (const a of activities) {
-      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
-      if (open(this.perActivity[a.index]!)) return false
-      early(a.start)
-      for (const mode of a.modes)
-        if (mode.code === ALWAYS || engine.isTrue(mode.code))
-          for (const phase of mode.phases) early(phase.to)
-    }
-    for (let w = 0; w < washes.length; w++) {
-      if (open(this.washCodes[w]!)) return false
-      if (!engine.isTrue(washes[w]!.code)) continue
-      early(washes[w]!.start)
-      early(washes[w]!.end)
-    }
-    return literals.length > 0 && engine.attempt(literals)
-  }
-
-  /** The next decision; false where everything is settled. */
-  private decide(): boolean {
-    const { engine } = this.session
-    for (;;) {
-      const x = engine.heap.take()
-      if (x < 0) break
-      if (engine.isFixed(x)) continue
-      if (engine.heap.activityOf(x) === 0) {
-        engine.heap.offer(x)
-        break
-      }
-      this.decideBool(2 * x)
-      return true
-    }
-    return this.decideEarliest()
-  }
-
-  private decideBool(code: Code): void {
-    const { engine } = this.session
-    const x = code >> 1
-    const known = this.values[x]!
-    const truth = known >= 0 ? known === 1 : (code & 1) === 1
-    engine.decide(truth ? 2 * x : 2 * x + 1, truth ? 1 : 0)
-  }
-
-  /** Whatever could begin soonest: first who and where, then that it does. */
-  private decideEarliest(): boolean {
-    const { engine, activities, washes } = this.session
-    let best = -1
-    let soonest = Infinity
-    for (const a of activities) {
-      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
-      const lo = engine.lo(a.start)
-      if (lo < soonest && !this.settled(a.index)) {
-        soonest = lo
-        best = a.index
-      }
-    }
-    for (let w = 0; w < washes.length; w++) {
-      const wash = washes[w]!
-      if (engine.isTrue(negated(wash.code)) || engine.lo(wash.start) >= soonest) continue
-      const open = this.washCodes[w]!.find((c) => c >= 0 && !engine.isFixed(c >> 1))
-      if (open !== undefined) {
-        this.decideBool(open)
-        return true
-      }
-      if (this.decideTime(wash.start)) return true
-    }
-    if (best < 0) return this.finish() || this.decideRest()
-    const a = activities[best]!
-    for (const code of this.perActivity[best]!)
-      if (code >= 0 && !engine.isFixed(code >> 1)) {
-        this.decideBool(code)
-        return true
-      }
-    return this.decideTime(a.start)
-  }
-
-  /** How long things last, where their beginnings leave that open. */
-  private decideRest(): boolean {
-    const { engine, activities, washes } = this.session
-    for (const a of activities) {
-      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
-      for (const mode of a.modes)
-        if (mode.code === ALWAYS || engine.isTrue(mode.code))
-          for (const phase of mode.phases) if (this.decideTime(phase.to)) return true
-    }
-    return washes.some((w) => !engine.isTrue(negated(w.code)) && this.decideTime(w.end))
-  }
-
-  private settled(i: number): boolean {
-    const { engine } = this.session
-    const a = this.session.activities[i]!
-    if (!engine.isFixed(a.start)) return false
-    return !this.perActivity[i]!.some((code) => code >= 0 && !engine.isFixed(code >> 1))
-  }
-
-  private decideTime(x: number): boolean {
-    const { engine } = this.session
-    if (engine.isFixed(x)) return false
-    engine.decide(2 * x + 1, -engine.lo(x))
-    return true
   }
 
   /** Holds everything of the best plan but what belongs to some of its activities. */
@@ -370,7 +270,7 @@ export class Learner {
     const { session, values } = this
     const held: Held = []
     const hold = (code: Code | undefined) => this.hold(held, code)
-    this.perActivity.forEach((codes, i) => {
+    this.decisions.perActivity.forEach((codes, i) => {
       if (!free.has(i)) codes.forEach(hold)
     })
     // Neighbours in time keep their order; all others follow from that.
@@ -403,6 +303,7 @@ export class Learner {
         .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
       for (let i = 1; i < list.length; i++) session.lateTurn(list[i - 1]!, list[i]!)
     }
+    if (session.engine.impossible) this.close()
     return session.orders.length > before
   }
 
@@ -447,17 +348,6 @@ export class Learner {
     return free
   }
 }
-
-function decisionsOf(a: NonNullable<SessionModel['activities'][number]>): Code[] {
-  return [
-    a.code,
-    ...a.modes.map((m) => m.code),
-    ...a.modes.flatMap((m) => m.phases.flatMap((p) => codesOf(p.cooks))),
-    ...a.modes.flatMap((m) => m.places.flatMap(codesOf)),
-  ]
-}
-
-const codesOf = (list: { code: Code }[]) => list.map((x) => x.code)
 
 /** 1 1 2 1 1 2 4 …: the restart sequence of Luby, Sinclair and Zuckerman (1993). */
 function luby(i: number): number {

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Reading } from '~~/core/reading'
+import {
+  ingredientLine,
+  isMeat,
+  servingsPerKilo,
+  thawHours,
+  withIngredient,
+  withoutIngredient,
+  type Recipe,
+} from '~~/core/recipe'
+import type { Change } from '~/composables/useFields'
+
+const props = defineProps<{
+  recipe: Recipe
+  change: Change<Recipe>
+}>()
+const errors = ref<Record<string, string | undefined>>({})
+const added = ref('')
+
+/** Puts a line in; what it says is worked out on the recipe as it stands by then. */
+async function put(line: string, id?: string) {
+  const field = id ?? 'new'
+  const reading: Reading<Recipe> = withIngredient(props.recipe, line, id)
+  const [issue] = reading.ok
+    ? await props.change((r) => {
+        const now = withIngredient(r, line, id)
+        return now.ok ? now.value : r
+      })
+    : reading.issues
+  errors.value[field] = issue && `${issue.message}. Allowed: ${issue.allowed}.`
+  if (!issue && id === undefined) added.value = ''
+}
+async function takeOut(id: string) {
+  const [issue] = await props.change((r) => withoutIngredient(r, id))
+  errors.value[id] = issue && `${issue.message}. Allowed: ${issue.allowed}.`
+}
+const kilos = (i: Recipe['ingredients'][number]) =>
+  i.unit === 'kg' ? i.amount : i.unit === 'g' ? i.amount / 1000 : 0
+/** What a cook wants to know of a piece of raw meat or fish. */
+function about(i: Recipe['ingredients'][number]) {
+  const kg = kilos(i)
+  if (kg < 0.25 || !isMeat(i.item)) return undefined
+  const thaw = thawHours(kg, 'fridge')
+  const quick = thawHours(kg, 'cold-water')
+  const heads = servingsPerKilo(
+    /\b(?:bone|shanks?|legs?|thighs?|ribs?|whole|hock|drumsticks?)\b/i.test(i.item),
+  )
+  return {
+    text: `frozen: ${thaw.least}–${thaw.most} h in the fridge, or ${quick.least}–${quick.most} h in cold water; enough for ${Math.max(1, Math.round(heads.least * kg))}–${Math.max(1, Math.round(heads.most * kg))}`,
+    source: `${thaw.source}; ${quick.source}; ${heads.source}`,
+  }
+}
+</script>
+
+<template>
+  <section aria-label="Ingredients">
+    <h2>Ingredients</h2>
+    <ul class="bare">
+      <li v-for="i in recipe.ingredients" :key="i.id">
+        <TypedField
+          class="line"
+          :value="ingredientLine(i)"
+          :aria-label="`Ingredient: ${i.item}`"
+          :aria-invalid="!!errors[i.id]"
+          @commit="put($event, i.id)"
+        />
+        <button type="button" :aria-label="`Without ${i.item}`" @click="takeOut(i.id)">×</button>
+        <small v-if="about(i)" class="quiet" :title="about(i)!.source">{{ about(i)!.text }}</small>
+        <p v-if="errors[i.id]" class="wrong" role="alert">{{ errors[i.id] }}</p>
+      </li>
+    </ul>
+    <form @submit.prevent="put(added)">
+      <input
+        v-model="added"
+        class="inset"
+        aria-label="Another ingredient"
+        placeholder="200 g leeks, sliced"
+      />
+      <v-btn type="submit" size="small" variant="text">Add</v-btn>
+    </form>
+    <p v-if="errors.new" class="wrong" role="alert">{{ errors.new }}</p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-bottom: 6px;
+  font-size: 1.15rem;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+}
+.line {
+  flex: 1;
+  min-width: 0;
+  padding: 5px 2px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font-size: 1rem;
+}
+.line:hover,
+.line:focus {
+  background: rgb(var(--v-theme-surface));
+}
+li button {
+  min-width: 28px;
+  min-height: 28px;
+}
+small {
+  flex-basis: 100%;
+  padding: 0 2px 4px;
+  font-size: 0.8rem;
+}
+form .inset {
+  flex: 1;
+  min-width: 0;
+}
+form {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  margin-top: 8px;
+}
+</style>

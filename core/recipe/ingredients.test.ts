@@ -1,0 +1,73 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { demoRecipes } from '../../demo'
+import { amountText } from '../quantity'
+import { ingredientLine, withIngredient, withoutIngredient } from './ingredients'
+import { readRecipe } from './read'
+
+const pie = demoRecipes.find((r) => r.id === 'fish-pie')!
+const changed = (line: string, id?: string) => {
+  const reading = withIngredient(pie, line, id)
+  if (!reading.ok) throw new Error(reading.issues[0]!.message)
+  return reading.value
+}
+
+describe('ingredients as lines', () => {
+  it('read back what they were written from', () => {
+    for (const recipe of demoRecipes)
+      for (const i of recipe.ingredients) {
+        const again = withIngredient(recipe, ingredientLine(i), i.id)
+        if (!again.ok) throw new Error(again.issues[0]!.message)
+        const own = again.value.ingredients.find((x) => x.id === i.id)!
+        expect(amountText(own.amount, own.unit)).toBe(amountText(i.amount, i.unit))
+        // Words may change places (chopped tomatoes), but only once.
+        const once = ingredientLine(own)
+        const twice = withIngredient(recipe, once, i.id)
+        if (!twice.ok) throw new Error(twice.issues[0]!.message)
+        expect(ingredientLine(twice.value.ingredients.find((x) => x.id === i.id)!)).toBe(once)
+      }
+  })
+
+  it('are put in the place of one, under its id, or at the end under a new one', () => {
+    const leeks = changed('600 g young leeks, sliced', 'leek')
+    expect(leeks.ingredients.find((i) => i.id === 'leek')).toEqual({
+      id: 'leek',
+      item: 'young leeks',
+      amount: 600,
+      unit: 'g',
+      note: 'sliced',
+    })
+    const more = changed('2 more leeks')
+    expect(more.ingredients).toHaveLength(pie.ingredients.length + 1)
+    expect(new Set(more.ingredients.map((i) => i.id)).size).toBe(more.ingredients.length)
+    expect(readRecipe(more).ok).toBe(true)
+  })
+
+  it.each([
+    ['', 'empty'],
+    ['-3 leeks', 'negative'],
+    ['3 blorps of leeks', '"blorps" is no unit'],
+  ])('refuse %j and say what is allowed', (line, why) => {
+    const reading = withIngredient(pie, line)
+    expect(reading.ok).toBe(false)
+    if (!reading.ok) {
+      expect(reading.issues[0]!.message).toContain(why)
+      expect(reading.issues[0]!.allowed).not.toBe('')
+    }
+  })
+
+  it('leave a sound recipe when one is taken out, and any line a sound one when put in', () => {
+    for (const i of pie.ingredients) {
+      const less = withoutIngredient(pie, i.id)
+      expect(readRecipe(less).ok).toBe(true)
+      expect(less.steps.flatMap((s) => s.uses)).not.toContain(i.id)
+    }
+    fc.assert(
+      fc.property(fc.string({ maxLength: 60 }), (line) => {
+        const reading = withIngredient(pie, line)
+        if (reading.ok) expect(readRecipe(reading.value).ok).toBe(true)
+      }),
+      { numRuns: 300, seed: 8 },
+    )
+  })
+})

@@ -1,0 +1,144 @@
+import type { Model } from '../model'
+import { ALWAYS } from './codes'
+import { negated, type Code } from './engine'
+import type { SessionModel } from './sessionModel'
+
+/** What a search decides next: what took part in conflicts lately, then whatever begins soonest. */
+export class Decisions {
+  /** Who, where and how, for each activity and each wash. */
+  readonly perActivity: Code[][]
+  readonly washCodes: Code[][]
+  /** What each variable is in the plan to stay near, -1 where it says nothing. */
+  values: Int32Array
+
+  constructor(
+    private readonly session: SessionModel,
+    model: Model,
+  ) {
+    this.values = new Int32Array(session.engine.size / 2).fill(-1)
+    this.perActivity = session.activities.map((a) => (a ? decisionsOf(a) : []))
+    for (const h of session.holds)
+      if (h) this.perActivity[model.holds[h.index]!.from]!.push(...codesOf(h.places))
+    this.washCodes = session.washes.map((w) => [w.code, ...codesOf(w.cooks)])
+  }
+
+  /** Everything that is decided upon, at once as early as it goes; false where that fails. */
+  finish(): boolean {
+    const { engine, activities, washes } = this.session
+    const literals: [number, number][] = []
+    const early = (x: number) => {
+      if (!engine.isFixed(x)) literals.push([2 * x + 1, -engine.lo(x)])
+    }
+    const open = (codes: Code[]) => codes.some((c) => c >= 0 && !engine.isFixed(c >> 1))
+    for (const a of activities) {
+      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
+      if (open(this.perActivity[a.index]!)) return false
+      early(a.start)
+      for (const mode of a.modes)
+        if (mode.code === ALWAYS || engine.isTrue(mode.code))
+          for (const phase of mode.phases) early(phase.to)
+    }
+    for (let w = 0; w < washes.length; w++) {
+      if (open(this.washCodes[w]!)) return false
+      if (!engine.isTrue(washes[w]!.code)) continue
+      early(washes[w]!.start)
+      early(washes[w]!.end)
+    }
+    return literals.length > 0 && engine.attempt(literals)
+  }
+
+  /** The next decision; false where everything is settled. */
+  next(): boolean {
+    const { engine } = this.session
+    for (;;) {
+      const x = engine.heap.take()
+      if (x < 0) break
+      if (engine.isFixed(x)) continue
+      if (engine.heap.activityOf(x) === 0) {
+        engine.heap.offer(x)
+        break
+      }
+      this.decideBool(2 * x)
+      return true
+    }
+    return this.decideEarliest()
+  }
+
+  private decideBool(code: Code): void {
+    const { engine } = this.session
+    const x = code >> 1
+    const known = this.values[x]!
+    const truth = known >= 0 ? known === 1 : (code & 1) === 1
+    engine.decide(truth ? 2 * x : 2 * x + 1, truth ? 1 : 0)
+  }
+
+  /** Whatever could begin soonest: first who and where, then that it does. */
+  private decideEarliest(): boolean {
+    const { engine, activities, washes } = this.session
+    let best = -1
+    let soonest = Infinity
+    for (const a of activities) {
+      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
+      const lo = engine.lo(a.start)
+      if (lo < soonest && !this.settled(a.index)) {
+        soonest = lo
+        best = a.index
+      }
+    }
+    for (let w = 0; w < washes.length; w++) {
+      const wash = washes[w]!
+      if (engine.isTrue(negated(wash.code)) || engine.lo(wash.start) >= soonest) continue
+      const open = this.washCodes[w]!.find((c) => c >= 0 && !engine.isFixed(c >> 1))
+      if (open !== undefined) {
+        this.decideBool(open)
+        return true
+      }
+      if (this.decideTime(wash.start)) return true
+    }
+    if (best < 0) return this.finish() || this.decideRest()
+    const a = activities[best]!
+    for (const code of this.perActivity[best]!)
+      if (code >= 0 && !engine.isFixed(code >> 1)) {
+        this.decideBool(code)
+        return true
+      }
+    return this.decideTime(a.start)
+  }
+
+  /** How long things last, where their beginnings leave that open. */
+  private decideRest(): boolean {
+    const { engine, activities, washes } = this.session
+    for (const a of activities) {
+      if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
+      for (const mode of a.modes)
+        if (mode.code === ALWAYS || engine.isTrue(mode.code))
+          for (const phase of mode.phases) if (this.decideTime(phase.to)) return true
+    }
+    return washes.some((w) => !engine.isTrue(negated(w.code)) && this.decideTime(w.end))
+  }
+
+  private settled(i: number): boolean {
+    const { engine } = this.session
+    const a = this.session.activities[i]!
+    if (!engine.isFixed(a.start)) return false
+    return !this.perActivity[i]!.some((code) => code >= 0 && !engine.isFixed(code >> 1))
+  }
+
+  private decideTime(x: number): boolean {
+    const { engine } = this.session
+    if (engine.isFixed(x)) return false
+    engine.decide(2 * x + 1, -engine.lo(x))
+    return true
+  }
+}
+
+function decisionsOf(a: NonNullable<SessionModel['activities'][number]>): Code[] {
+  return [
+    a.code,
+    ...a.modes.map((m) => m.code),
+    ...a.modes.flatMap((m) => m.phases.flatMap((p) => codesOf(p.cooks))),
+    ...a.modes.flatMap((m) => m.places.flatMap(codesOf)),
+  ]
+}
+
+const codesOf = (list: { code: Code }[]) => list.map((x) => x.code)
