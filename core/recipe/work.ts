@@ -44,7 +44,8 @@ export const WORK = {
   slow: handled('none', 0),
   heat: waiting,
   rest: waiting,
-  cool: waiting,
+  // What is set down to cool is hot when it is lifted.
+  cool: { ...waiting, skill: 'heat' },
   soak: waiting,
   prove: waiting,
   chill: waiting,

@@ -244,7 +244,7 @@ export class Search {
   }
 
   private get constructions(): number {
-    return this.rules.length * (this.model.choices.length ? 6 : 2)
+    return 2 * this.rules.length
   }
 
   private emptyGenes(): Genes {

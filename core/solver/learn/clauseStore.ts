@@ -135,7 +135,11 @@ export class ClauseStore {
 
   private watch(clause: number, place: number): void {
     const at = clause + HEAD + 2 * place
-    this.watches.add(this.memory[at]! ^ 1, clause, 1 - this.memory[at + 1]!)
+    const key = this.memory[at]! ^ 1
+    const row = this.watches.room(key)
+    const list = this.watches.lists[key]!
+    list[row] = clause
+    list[row + 1] = 1 - this.memory[at + 1]!
   }
 
   private swap(i: number, j: number): void {

@@ -54,7 +54,7 @@ export function strangers(session: SessionModel): { place: Place; pair: [Use, Us
         .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
       return own.slice(1).flatMap((use, i) => {
         const pair: [Use, Use] = [own[i]!, use]
-        return session.turnOf(...pair) === undefined && pair[0].s !== use.s ? [{ place, pair }] : []
+        return !session.usesOrdered(...pair) && pair[0].s !== use.s ? [{ place, pair }] : []
       })
     })
 }
@@ -73,7 +73,7 @@ export function together(session: SessionModel): [Touch, Touch][] {
     for (const [i, first] of own.entries())
       for (let j = i + 1; j < own.length && engine.lo(own[j]!.s) < engine.lo(first.e); j++)
         if (apartAnyway(first, own[j]!)) continue
-        else if (session.turnOf(first, own[j]!) === undefined) pairs.push([first, own[j]!])
+        else if (!session.ordered(first, own[j]!)) pairs.push([first, own[j]!])
   })
   return pairs
 }

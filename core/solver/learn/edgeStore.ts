@@ -107,8 +107,15 @@ export class EdgeStore {
   }
 
   private list(e: number): void {
-    const [source, target, weight, ...codes] = this.data.subarray(6 * e, 6 * e + 6)
-    this.bySource.add(source!, target!, weight!, ...codes, e)
-    for (const code of codes) if (code >= 0) this.byCode[code]!.push(e)
+    const { data, bySource } = this
+    const base = 6 * e
+    const at = bySource.room(data[base]!)
+    const row = bySource.lists[data[base]!]!
+    for (let k = 1; k < 6; k++) row[at + k - 1] = data[base + k]!
+    row[at + 5] = e
+    for (let k = 3; k < 6; k++) {
+      const code = data[base + k]!
+      if (code >= 0) this.byCode[code]!.push(e)
+    }
   }
 }

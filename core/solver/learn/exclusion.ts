@@ -2,7 +2,9 @@ import { CHORE } from '../cookTime'
 import type { Model } from '../model'
 import { ALWAYS, anyOf, NEVER_SO, not } from './codes'
 import { Cumulative, type Task } from './cumulative'
+import type { Code } from './engine'
 import { apart, orderer, type Order } from './order'
+import { Pairs } from './pairs'
 import { positions } from './positions'
 import type { OrderEnd, Place, SessionModel, Touch, Use } from './sessionModel'
 import { addHeats } from './temperatures'
@@ -144,10 +146,14 @@ function addHands(session: SessionModel, order: Order): void {
   session.touches = list
   const clean = (a: Touch, b: Touch) => cleanSeconds(model, a, b)
   const distant = distance(session, list)
+  // Touches of two modes of one activity share an order, so it alone does not tell.
+  const said = new Pairs<Touch>()
+  session.ordered = (a, b) => said.has(a, b)
   list.forEach((a, i) => {
     for (const b of list.slice(i + 1)) {
       if (a.activity >= 0 && a.activity === b.activity) continue
       if (!a.fact && !b.fact && distant(a, b)) continue
+      said.add(a, b)
       for (const x of a.cooks)
         for (const y of b.cooks)
           if (x.cook === y.cook)
@@ -155,20 +161,20 @@ function addHands(session: SessionModel, order: Order): void {
     }
   })
   session.lateTurn = (a, b) => {
-    const known = session.turnOf(a, b)
-    if (known !== undefined) return known
     const code = order.late(a, b)
-    if (code === undefined) return undefined
+    if (code === undefined || said.has(a, b)) return code
+    said.add(a, b)
+    const say = (from: Touch, to: Touch, turn: Code, cooks: Code[]) => {
+      const codes = [...new Set([turn, ...cooks].filter((c) => c !== ALWAYS))]
+      return (
+        codes.includes(NEVER_SO) || session.engine.requireLag(from.e, to.s, clean(from, to), codes)
+      )
+    }
     for (const x of a.cooks)
       for (const y of b.cooks)
-        if (x.cook === y.cook) {
-          const codes = [...new Set([x.code, y.code].filter((c) => c !== ALWAYS))]
-          if (
-            !session.engine.requireLag(a.e, b.s, clean(a, b), [code, ...codes]) ||
-            !session.engine.requireLag(b.e, a.s, clean(b, a), [not(code), ...codes])
-          )
+        if (x.cook === y.cook)
+          if (!say(a, b, code, [x.code, y.code]) || !say(b, a, not(code), [x.code, y.code]))
             return undefined
-        }
     return code
   }
   model.cooks.forEach((cook, c) => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { breachText, checkPlan } from '../../plan'
+import { readProblem } from '../../problem'
 import { randomProblem } from '../../testing/randomProblem'
 import { planOf, type PlanBody } from '../emit'
 import { buildModel } from '../buildModel'
@@ -188,4 +189,46 @@ describe('Learner', () => {
     })
     expect(better).toBeGreaterThan(5)
   })
+})
+
+it('asks for the order of two touches in every mode, though modes share their instants', () => {
+  const hands = (id: string, seconds: number) => ({
+    id,
+    needs: [],
+    phases: [{ seconds: [seconds, seconds] as [number, number], hands: {} }],
+  })
+  const reading = readProblem({
+    format: 'cadrum/problem@1',
+    name: 'two ways',
+    cooks: [{ id: 'c' }],
+    stations: [],
+    activities: [
+      { id: 'a', label: 'a', modes: [hands('knife', 60), hands('machine', 30)] },
+      { id: 'b', label: 'b', modes: [hands('only', 60)] },
+    ],
+    choices: [],
+    relations: [],
+    holds: [],
+    hygiene: {},
+  })
+  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+  const model = buildModel(reading.value)
+  const body = solve(reading.value, { iterations: 10 })
+  const session = buildSessionModel(model, body, { hands: 0, large: 160, uses: 8 })
+  addExclusions(session)
+  session.engine.reserve(10)
+  expect(session.engine.seal()).toBe(true)
+  const [knife, machine, b] = session.touches
+  expect([session.ordered(knife!, b!), session.ordered(machine!, b!)]).toEqual([false, false])
+  const code = session.lateTurn(knife!, b!)
+  expect([session.ordered(knife!, b!), session.ordered(machine!, b!)]).toEqual([true, false])
+  expect(session.lateTurn(machine!, b!)).toBe(code)
+  // With the machine too they can no longer be at the same time.
+  const { engine, activities } = session
+  engine.decide(activities[0]!.modes[1]!.code, 1 - (activities[0]!.modes[1]!.code & 1))
+  expect(engine.propagate()).toBe(true)
+  engine.decide(2 * activities[0]!.start + 1, 0)
+  expect(engine.propagate()).toBe(true)
+  engine.decide(2 * activities[1]!.start + 1, -20)
+  expect(engine.propagate()).toBe(false)
 })

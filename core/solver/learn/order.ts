@@ -19,8 +19,9 @@ export interface Order {
 /** For each pair of stretches what orders them: a boolean, or what the lags say anyway. */
 export function orderer(session: SessionModel): Order {
   const { engine } = session
-  const turns = new Map<string, Code>()
-  const strict = new Map<string, Code>()
+  const turns = new Map<number, Code>()
+  const strict = new Map<number, Code>()
+  const keyOf = pairKeys()
   const precedes = precedence(session.model)
   const given = (a: OrderEnd, b: OrderEnd): Code | undefined => {
     if (a.past !== undefined) return b.past === undefined || a.past <= b.past ? ALWAYS : NEVER_SO
@@ -28,7 +29,6 @@ export function orderer(session: SessionModel): Order {
     if (precedes(a.until, b.activity)) return ALWAYS
     return precedes(b.until, a.activity) ? NEVER_SO : undefined
   }
-  const keyOf = (a: OrderEnd, b: OrderEnd) => `${a.s} ${a.e} ${b.s} ${b.e}`
   session.turnOf = (a, b) => given(a, b) ?? turns.get(keyOf(a, b))
   session.strictOf = (a, b) => given(a, b) ?? strict.get(keyOf(a, b))
   const turn = (a: OrderEnd, b: OrderEnd, make: () => Code | undefined): Code | undefined => {
@@ -55,6 +55,20 @@ export function orderer(session: SessionModel): Order {
     },
   }
 }
+
+/** A number for each ordered pair of stretches, the same for stretches between the same variables. */
+function pairKeys(): (a: OrderEnd, b: OrderEnd) => number {
+  const ids = new Map<number, number>()
+  const idOf = (end: OrderEnd): number => {
+    const key = end.s * MOST_VARIABLES + end.e
+    const id = ids.get(key) ?? ids.size
+    ids.set(key, id)
+    return id
+  }
+  return (a, b) => idOf(a) * MOST_VARIABLES + idOf(b)
+}
+/** More than any session has, and small enough for exact pairs. */
+const MOST_VARIABLES = 2 ** 24
 
 /** Pairs of activities outside choices of which one always ends before the other begins. */
 function precedence(model: Model): (a: number, b: number) => boolean {

@@ -6,7 +6,10 @@ it('keeps every row in order, whatever the lists grow to', () => {
   fc.assert(
     fc.property(fc.array(fc.tuple(fc.nat(3), fc.integer(), fc.integer())), (added) => {
       const rows = new Rows(4, 2)
-      for (const [key, a, b] of added) rows.add(key, a, b)
+      for (const [key, a, b] of added) {
+        const at = rows.room(key)
+        rows.lists[key]!.set([a, b], at)
+      }
       for (let key = 0; key < 4; key++)
         expect([...rows.lists[key]!.subarray(0, rows.sizes[key])]).toEqual(
           added.filter(([k]) => k === key).flatMap(([, a, b]) => [a, b]),

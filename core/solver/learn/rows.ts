@@ -23,12 +23,12 @@ export class Rows {
     this.sizes = new Int32Array(keys)
   }
 
-  /** Adds a row to a key's list. */
-  add(key: number, ...row: number[]): void {
+  /** Makes room for another row in a key's list; where in the list it is to be written. */
+  room(key: number): number {
     const size = this.sizes[key]!
     if (size + this.width > this.lists[key]!.length)
       this.lists[key] = grown(this.lists[key]!, 4 * this.width)
-    for (let i = 0; i < this.width; i++) this.lists[key]![size + i] = row[i]!
     this.sizes[key] = size + this.width
+    return size
   }
 }

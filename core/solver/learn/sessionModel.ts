@@ -95,9 +95,13 @@ export interface SessionModel {
   /** What `Order` gives of two stretches, and undefined where that is neither known nor a boolean. */
   turnOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
   strictOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
+  /** Whether the order of two touches of one cook has been asked for. */
+  ordered: (a: Touch, b: Touch) => boolean
   /** The turn of two touches, made where there was none yet; only at level 0. */
   lateTurn: (a: Touch, b: Touch) => Code | undefined
-  /** The same for two uses of a washed place; then the second is always washed for. */
+  /** The same of two uses of a washed place. */
+  usesOrdered: (a: Use, b: Use) => boolean
+  /** Gives two uses of a washed place an order; then the second is always washed for. */
   lateUses: (place: Place, a: Use, b: Use) => void
   /** The plan known at the beginning. */
   plan: PlanBody | undefined
@@ -307,7 +311,9 @@ export function buildSessionModel(
     heats: [],
     turnOf: () => undefined,
     strictOf: () => undefined,
+    ordered: () => false,
     lateTurn: () => undefined,
+    usesOrdered: () => false,
     lateUses: () => {},
     plan,
     scope,

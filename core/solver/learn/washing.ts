@@ -3,6 +3,7 @@ import type { Code } from './engine'
 import { ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
 import { apart, type Order } from './order'
 import { positions } from './positions'
+import { Pairs } from './pairs'
 import type { LWash, SessionModel, Use } from './sessionModel'
 
 /**
@@ -13,6 +14,8 @@ import type { LWash, SessionModel, Use } from './sessionModel'
 export function addWashing(session: SessionModel, order: Order): void {
   const { engine, model } = session
   const washes = new Map<string, LWash>()
+  const said = new Pairs<Use>()
+  session.usesOrdered = (a, b) => said.has(a, b)
   for (const place of session.places) {
     const station = model.stations[place.stations[0]!]!
     if (!station.wash) continue
@@ -53,21 +56,25 @@ export function addWashing(session: SessionModel, order: Order): void {
       }
     }
     place.uses.forEach((a, i) => {
-      for (const b of place.uses.slice(i + 1))
+      for (const b of place.uses.slice(i + 1)) {
         if (!near(a, b)) continue
-        else if (a.s !== b.s)
+        said.add(a, b)
+        if (a.s !== b.s)
           apart(session, order, a, b, [leastBetween(a, b), leastBetween(b, a)], [a.code, b.code])
         // Begun together they overlap, unless one of them takes no time.
         else if (a.least > 0 && b.least > 0) anyOf(engine, [not(a.code), not(b.code)])
+      }
     })
   }
   session.washes.push(...washes.values())
   session.lateUses = (place, a, b) => {
     const station = session.model.stations[place.stations[0]!]!.index
     const code = order.late(a, b)
-    if (code === undefined) return
+    if (code === undefined || said.has(a, b)) return
+    said.add(a, b)
     const inOrder = (first: Use, second: Use, turn: Code) => {
-      const given = [turn, ...new Set([first.code, second.code].filter((c) => c !== ALWAYS))]
+      const given = [...new Set([turn, first.code, second.code].filter((c) => c !== ALWAYS))]
+      if (given.includes(NEVER_SO)) return
       if (!engine.requireLag(first.e, second.s, 0, given)) return
       const washed = washes.get(second.need)
       if (!washed || washSeconds(model, station, first, second) === 0) return
