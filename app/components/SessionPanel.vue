@@ -4,7 +4,7 @@ import { isValid, parseISO } from 'date-fns'
 import { computed, ref } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Recipe } from '~~/core/recipe'
-import { MOST_BATCHES, type CompiledSession, type Session } from '~~/core/session'
+import { MOST_BATCHES, type CompiledSession, type Session, type SharedPrep } from '~~/core/session'
 import { useNotices } from '~/stores/notices'
 
 const props = defineProps<{
@@ -24,12 +24,21 @@ const emit = defineEmits<{
 const notices = useNotices()
 
 const recipe = (id: string) => props.recipes.find((r) => r.id === id)
-const place = (id: string) => props.recipes.findIndex((r) => r.id === id)
+const place = (id: string) =>
+  props.compiled?.order.indexOf(id) ?? props.recipes.findIndex((r) => r.id === id)
 const bases = computed(() =>
   (props.compiled?.dishes ?? []).filter(
     (d) => !props.session.dishes.some((own) => own.recipe === d.id),
   ),
 )
+const merged = (id: string) => props.compiled?.shared.find((s) => s.id === id && !s.apart)
+const apart = computed(() => (props.compiled?.shared ?? []).filter((s) => s.apart))
+const namesIn = (s: SharedPrep) => s.parts.map((p) => p.name).join(' and ')
+const keepApart = (id: string, on: boolean) =>
+  emit('change', (s) => ({
+    ...s,
+    apart: [...(s.apart ?? []).filter((a) => a !== id), ...(on ? [id] : [])],
+  }))
 const toAdd = computed(() =>
   props.recipes.filter((r) => !props.session.dishes.some((d) => d.recipe === r.id)),
 )
@@ -153,7 +162,7 @@ function setStart(value: string) {
             />
           </span>
         </li>
-        <li v-for="base in bases" :key="base.id" class="base">
+        <li v-for="base in bases" :key="base.id" class="base" :data-test="`base-${base.id}`">
           <button
             type="button"
             class="name"
@@ -161,9 +170,32 @@ function setStart(value: string) {
             @click="emit('follow', base.id)"
           >
             <DishMark :mark="base.mark" :index="place(base.id)" />
-            <span>{{ base.name }} <small class="quiet">shared, made once</small></span>
+            <span
+              >{{ base.name }}
+              <small class="quiet">{{
+                merged(base.id) ? `once for ${namesIn(merged(base.id)!)}` : 'shared, made once'
+              }}</small></span
+            >
           </button>
-          <output class="figure">×{{ base.batches }}</output>
+          <v-btn
+            v-if="merged(base.id)"
+            size="small"
+            variant="text"
+            :aria-label="`${base.name}: for each dish apart`"
+            @click="keepApart(base.id, true)"
+            >apart</v-btn
+          >
+          <output v-else class="figure">×{{ base.batches }}</output>
+        </li>
+        <li v-for="s in apart" :key="s.id" class="quiet apart">
+          <small>{{ s.name }}: apart for {{ namesIn(s) }}</small>
+          <v-btn
+            size="small"
+            variant="text"
+            :aria-label="`${s.name}: once for all`"
+            @click="keepApart(s.id, false)"
+            >once</v-btn
+          >
         </li>
       </ul>
       <label v-if="toAdd.length" class="field">

@@ -1,6 +1,8 @@
 export { newStation, READY_KITCHENS, STATION_KINDS } from './ready'
 export {
   kitchenSchema,
+  USUAL_RULES,
+  type HouseRules,
   type Kitchen,
   type KitchenInput,
   type KitchenStation,

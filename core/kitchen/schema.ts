@@ -33,13 +33,47 @@ const station = z.strictObject({
     .optional(),
 })
 
-const person = z.strictObject({
-  id,
-  name: line,
-  /** How much a cook can keep an eye on at once: practised 100, learning 80, helper 60. */
-  practice: z.enum(['practised', 'learning', 'helper']),
-  skills: z.array(z.enum(['knife', 'heat', 'raw', 'simple'])),
+const clock = z.string().regex(/^(?:[01]\d|2[0-3]):[0-5]\d$/, { message: 'is no time like 17:30' })
+
+const person = z
+  .strictObject({
+    id,
+    name: line,
+    /** How much a cook can keep an eye on at once: practised 100, learning 80, helper 60. */
+    practice: z.enum(['practised', 'learning', 'helper']),
+    skills: z.array(z.enum(['knife', 'heat', 'raw', 'simple'])),
+    /** Percent of the stated minutes that hands work takes them: 100 as stated, 130 slower. */
+    pace: z.int().min(50).max(300).optional(),
+    /** There from and until these times of the day; without them from the beginning to the end. */
+    from: clock.optional(),
+    until: clock.optional(),
+    /** Times of the day at which they are away. */
+    away: z
+      .array(
+        z
+          .strictObject({ from: clock, to: clock })
+          .refine((a) => a.from < a.to, { message: 'ends before it begins', path: ['to'] }),
+      )
+      .max(6)
+      .optional(),
+  })
+  .refine((p) => p.from === undefined || p.until === undefined || p.from < p.until, {
+    message: 'ends before it begins',
+    path: ['until'],
+  })
+
+/** What a household always does in its own way; each costs or saves time, which the plan shows. */
+const rules = z.strictObject({
+  /** Everything that can be cut is cut before anything cooks, or shortly before it is wanted. */
+  cutting: z.enum(['any', 'first', 'just-before']).default('any'),
+  /** Raw meat, fish and egg are handled after all other cutting, or whenever it fits. */
+  raw: z.enum(['any', 'last']).default('any'),
+  /** Pots and pans are washed and used again, or left until the end while there are clean ones. */
+  pans: z.enum(['wash', 'next-clean']).default('wash'),
+  /** Above 32 °C in the kitchen: cooked food may stand one hour instead of two. */
+  hot: z.boolean().default(false),
 })
+export const USUAL_RULES = rules.parse({})
 
 export const kitchenSchema = z.strictObject({
   format: z.literal('cadrum/kitchen@1'),
@@ -47,6 +81,7 @@ export const kitchenSchema = z.strictObject({
   name: line,
   people: z.array(person).min(1),
   stations: z.array(station),
+  rules: rules.optional(),
   /** Seconds to wash hands on the way from one kind of food to another. */
   handWash: z.record(z.string(), z.record(z.string(), z.int().min(0).max(600))),
 })
@@ -56,3 +91,4 @@ export type KitchenInput = z.input<typeof kitchenSchema>
 export type KitchenStation = z.output<typeof station>
 export type Person = z.output<typeof person>
 export type Zone = KitchenStation['zone']
+export type HouseRules = z.output<typeof rules>

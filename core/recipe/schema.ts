@@ -56,7 +56,17 @@ export const step = z.strictObject({
   ways: z.array(way).min(1),
   after: z.array(after).default([]),
   /** Shared bases this step takes from, and how much for each batch of the dish. */
-  takes: z.array(z.strictObject({ base: id, batches: z.number().positive() })).default([]),
+  takes: z
+    .array(
+      z.strictObject({
+        base: id,
+        batches: z.number().positive(),
+        /** Minutes that must and that may lie in between; without a most it is two hours, null: any. */
+        least: minute.optional(),
+        most: minute.nullable().optional(),
+      }),
+    )
+    .default([]),
   uses: z.array(id).default([]),
   /** How the time grows: `each` with the batches, `pot` by half of that, `once` not at all. */
   scale: z.enum(['each', 'pot', 'once']).default('once'),

@@ -20,7 +20,7 @@ const MOST = 4
  * What to leave out so that the rest is done within `limit` seconds: every single dish that would
  * do, shortest rest first; where none does, one dish after another, each time the one without
  * which the rest is shortest, until it fits or four are out. Every length is that of a plan, so
- * the rest can be done at least that fast. `onTry` hears how many of how many were tried and may
+ * the rest can be done at least that fast. What must be made stays in. `onTry` hears how many of how many were tried and may
  * answer false to stop.
  */
 export async function leaveOut(
@@ -34,6 +34,7 @@ export async function leaveOut(
     if (left.length <= 1) return []
     const tried: LeaveOut[] = []
     for (const [i, dish] of left.entries()) {
+      if (dish.must) continue
       if (!(await onTry(i, left.length))) return tried.filter((t) => t.fits)
       const dishes = [...gone, dish.recipe]
       const makespan = lengthWithout(input, dishes)

@@ -20,13 +20,17 @@ export interface Portions {
   amountOf: (need: Way['on'][number]) => number
 }
 
+/** By how much a step's minutes grow with the batches. */
+export const scaleOf = (step: Step, batches: number): number =>
+  ({ each: batches, pot: 0.5 + 0.5 * batches, once: 1 })[step.scale]
+
 /**
  * Panfuls by the largest pan there is, oven loads by its shelves, long cutting in pieces of a
  * few minutes so that ovens and pans can be served in between.
  */
 export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Portions {
   const { batches } = dish
-  const scale = { each: batches, pot: 0.5 + 0.5 * batches, once: 1 }[step.scale]
+  const scale = scaleOf(step, batches)
   const whole = (need: Way['on'][number]) => need.amount ?? 1
   if (step.panfuls) {
     const pieces = Math.ceil(step.panfuls.pieces * batches)

@@ -5,6 +5,28 @@ const id = z.string().regex(/^[a-z0-9-]+$/, { message: 'may hold only a to z, 0 
 /** More of one dish than any home kitchen could pack away in a sitting. */
 export const MOST_BATCHES = 8
 
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, { message: 'is no day like 2027-03-20' })
+
+const evening = z.strictObject({
+  day,
+  /** How much time there is to cook then: none but to warm up, or some. */
+  time: z.enum(['short', 'long']),
+  eaters: z.int().min(0).max(40),
+})
+
+const dish = z.strictObject({
+  recipe: id,
+  batches: z.number().min(0.5).max(MOST_BATCHES).multipleOf(0.5),
+  /** Made in so many goes, each by itself, where one vessel does not hold it all. */
+  goes: z.int().min(1).max(4).optional(),
+  /** Where it goes when it is done, if not where the recipe says. */
+  to: z.enum(['tonight', 'fridge', 'freezer']).optional(),
+  /** Not to be left out when time runs short. */
+  must: z.boolean().optional(),
+  /** The days on which it is eaten. */
+  on: z.array(day).max(31).optional(),
+})
+
 export const sessionSchema = z.strictObject({
   format: z.literal('cadrum/session@1'),
   id,
@@ -18,12 +40,13 @@ export const sessionSchema = z.strictObject({
   }),
   /** Minutes within which everything should be done; a plan may take longer and says so. */
   limit: z.int().min(10).max(2880).optional(),
-  dishes: z.array(
-    z.strictObject({
-      recipe: id,
-      batches: z.number().min(0.5).max(MOST_BATCHES).multipleOf(0.5),
-    }),
-  ),
+  /** Work that several dishes share and that is to be done for each of them apart, by its id. */
+  apart: z.array(id).max(200).optional(),
+  /** Evenings that the session cooks for, in their order. */
+  evenings: z.array(evening).max(31).optional(),
+  dishes: z.array(dish),
 })
 
 export type Session = z.output<typeof sessionSchema>
+export type SessionDish = Session['dishes'][number]
+export type Evening = NonNullable<Session['evenings']>[number]

@@ -2,6 +2,7 @@ import type { Kitchen } from '../kitchen'
 import type { Issue } from '../reading'
 import type { Recipe } from '../recipe'
 import type { DishToMake } from './dishes'
+import { panIssues, rulesOf } from './houseRules'
 import type { Session } from './schema'
 
 /** What the cook has to mend before a session can be planned, each with its place. */
@@ -15,6 +16,7 @@ export function sessionIssues(
     ...choiceIssues(session, kitchen, recipes),
     ...missing(dishes, kitchen),
     ...roomIssues(dishes, kitchen),
+    ...panIssues(rulesOf(kitchen), dishes, kitchen),
   ]
 }
 

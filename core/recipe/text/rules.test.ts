@@ -157,4 +157,12 @@ describe('the whereabouts of the food', () => {
       'Heat the oil in a frying pan, then fry the onion for 5 minutes. Remove, set aside',
     )
   })
+
+  it('lets `fry them` wait for what was last spoken of', () => {
+    const list = steps(
+      'Dice the carrots. Fry them gently in a pot for 8 minutes. Add the beans and simmer for 25 minutes.',
+      '2 carrots\n400 g cooked beans',
+    )
+    expect(list.map((s) => s.after.map((a) => a.step))).toEqual([[], ['dice'], ['fry']])
+  })
 })

@@ -31,6 +31,10 @@ export function linked(drafts: Draft[]): StepRead[] {
       (fresh && d.work === 'drain')
     if (!starts && main >= 0)
       waits.add(d.meanwhile ? Math.max(0, previousOf(steps, ids, main)) : main)
+    // `Fry them` is about what was last spoken of; `fry gently`, first of all, about all of it.
+    if (i > 0 && drafts[i - 1]!.work !== 'heat' && OF_BEFORE.test(d.do)) waits.add(i - 1)
+    if (!starts && main < 0 && !d.uses.length && !waits.size)
+      for (const k of leaves(steps, i)) if (steps[k]!.work !== 'heat') waits.add(k)
     if (d.meanwhile && !starts && previousOf(steps, ids, main) < 0) waits.clear()
     if (/^(?:serve|pack|portion)$/.test(d.verb) || i === drafts.length - 1)
       leaves(steps, i).forEach((k) => {
@@ -48,6 +52,8 @@ export function linked(drafts: Draft[]): StepRead[] {
   })
   return steps
 }
+
+const OF_BEFORE = /^[a-z-]+ (?:(?:gently|both|all|of) )*(?:it|them|these|both)\b/i
 
 function idOf(d: Draft, taken: string[]): string {
   const base = d.verb.replace(/[^a-z]+/g, '-').replace(/^-|-$/g, '') || d.work

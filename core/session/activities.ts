@@ -1,0 +1,158 @@
+import type { HouseRules, Kitchen, Person } from '../kitchen'
+import type { ProblemInput } from '../problem'
+import { measurable } from '../quantity'
+import {
+  HANDLING_ATTENTION,
+  ingredientLine,
+  lawOf,
+  type Equipment,
+  type Step,
+  type Way,
+} from '../recipe'
+import type { DishToMake } from './dishes'
+import { standingOf } from './houseRules'
+import { paceFor } from './people'
+import { portionsOf, wantsBench, type Portions } from './portions'
+
+type ActivityInput = ProblemInput['activities'][number]
+type ModeInput = ActivityInput['modes'][number]
+type PhaseInput = ModeInput['phases'][number]
+type NeedInput = NonNullable<ModeInput['needs']>[number]
+
+/** What a cook has to know about one activity of the plan. */
+export interface Card {
+  dish: string
+  step: string
+  /** What to do, with its turn where there are several. */
+  text: string
+  work: Step['work']
+  /** Into how many panfuls, loads or parts the step is cut; the amounts are for all of them. */
+  turns: number
+  /** What goes in, with amounts for the batches of this session. */
+  uses: string[]
+  caution?: string
+  /** Words for each way, by mode id, where the step has several. */
+  ways: Record<string, string>
+}
+
+/** Where and by whom it is cooked. */
+export interface Place {
+  kitchen: Kitchen
+  cooks: readonly Person[]
+  rules: HouseRules
+}
+
+/** Whole seconds of so many minutes. */
+export const minute = (minutes: number) => Math.round(minutes * 60)
+
+/** The activities of a step, one for each turn, with what the cook has to know about them. */
+export function activitiesOf(
+  dish: DishToMake,
+  step: Step,
+  place: Place,
+): { activity: ActivityInput; card: Card }[] {
+  const { recipe } = dish
+  const portions = portionsOf(dish, step, place.kitchen)
+  const hygiene = step.hygiene ?? lawOf(step.work).hygiene
+  return Array.from({ length: portions.turns }, (_, turn) => {
+    const id = `${recipe.id}.${step.id}${portions.turns > 1 ? `.${turn + 1}` : ''}`
+    const text =
+      portions.turns > 1
+        ? `${step.do}, ${portions.called} ${turn + 1} of ${portions.turns}`
+        : step.do
+    return {
+      activity: {
+        id,
+        dish: recipe.id,
+        label: text,
+        aside: step.aside,
+        hygiene,
+        modes: step.ways.map((way) => modeOf(dish, step, way, portions, hygiene, place)),
+      },
+      card: {
+        dish: recipe.id,
+        step: step.id,
+        text,
+        work: step.work,
+        turns: portions.turns,
+        uses: usesOf(dish, step),
+        ...(step.caution === undefined ? {} : { caution: step.caution }),
+        ways:
+          step.ways.length > 1
+            ? Object.fromEntries(step.ways.map((w) => [w.id, w.label ?? w.id]))
+            : {},
+      },
+    }
+  })
+}
+
+function usesOf({ recipe, batches }: DishToMake, step: Step): string[] {
+  return step.uses.map((id) => {
+    const own = recipe.ingredients.find((i) => i.id === id)!
+    return ingredientLine({ ...own, amount: measurable(own.amount * batches, own.unit) })
+  })
+}
+
+function modeOf(
+  dish: DishToMake,
+  step: Step,
+  way: Way,
+  portions: Portions,
+  hygiene: string,
+  place: Place,
+): ModeInput {
+  const needs = way.on.map((need): NeedInput => needOf(need, dish, hygiene, portions))
+  if (wantsBench(step) && place.kitchen.stations.some((s) => s.kind === 'bench'))
+    needs.push({ kind: 'bench' })
+  return { id: way.id, needs, phases: phasesOf(step, way, portions.factor, place) }
+}
+
+function needOf(need: Equipment, dish: DishToMake, hygiene: string, portions: Portions): NeedInput {
+  const minSize = need.kind === 'frying-pan' ? (portions.minPan ?? need.minSize) : need.minSize
+  return {
+    kind: need.kind,
+    tags: need.tags ?? [],
+    amount: portions.amountOf(need),
+    // A board is as clean as what was last cut on it; a vessel belongs to its dish.
+    contents: need.contents ?? (need.kind === 'board' ? hygiene : dish.recipe.id),
+    ...(minSize === undefined ? {} : { minSize }),
+  }
+}
+
+function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInput[] {
+  const law = lawOf(step.work)
+  const pace = law.attend === 'hands' ? paceFor(place.cooks, law.skill) : 1
+  const usual = minute(way.minutes[1] * factor * pace)
+  const most = minute(way.minutes[2] * factor * pace)
+  // In a hot kitchen nothing cooked stands to cool for longer than it may, unless it must.
+  const cools = step.work === 'cool' && place.rules.hot
+  const seconds: [number, number] = [
+    usual,
+    cools ? Math.max(usual, Math.min(most, standingOf(place.rules))) : most,
+  ]
+  if (law.attend === 'hands')
+    return [{ seconds, hands: { skill: law.skill, attention: law.attention } }]
+  const handling = (minutes: number): PhaseInput[] =>
+    minutes > 0
+      ? [
+          {
+            seconds: [minute(minutes), minute(minutes)],
+            hands: { skill: law.skill, attention: HANDLING_ATTENTION },
+          },
+        ]
+      : []
+  const heat = way.heat && {
+    need: way.on.findIndex((n) => n.kind === 'oven'),
+    celsius: way.heat.celsius,
+    method: way.heat.method,
+  }
+  return [
+    ...handling(way.load ?? law.handling),
+    {
+      seconds,
+      ...(law.attend === 'watch' ? { watch: law.attention } : {}),
+      ...(heat ? { heat } : {}),
+    },
+    ...handling(way.unload ?? law.handling),
+  ]
+}
