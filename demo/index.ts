@@ -1,6 +1,6 @@
 import { kitchenSchema } from '../core/kitchen'
 import { recipeSchema, type Recipe } from '../core/recipe'
-import { sessionSchema, type Session } from '../core/session'
+import { eveningsFrom, fillEvenings, sessionSchema, type Session } from '../core/session'
 import { highfell } from './kitchen'
 import * as bakes from './recipes/bakes'
 import * as bases from './recipes/bases'
@@ -24,7 +24,7 @@ export const demoRecipes: Recipe[] = [
   bases.roastRoots,
 ].map((r) => recipeSchema.parse(r))
 
-export const demoSession: Session = sessionSchema.parse({
+const saturday: Session = sessionSchema.parse({
   format: 'cadrum/session@1',
   id: 'before-lambing',
   name: 'The Saturday before lambing',
@@ -44,3 +44,9 @@ export const demoSession: Session = sessionSchema.parse({
     { recipe: 'beetroot-eggs', batches: 1 },
   ],
 })
+
+/** Three of them eat for the twelve days in which nobody has time. */
+export const demoSession = fillEvenings(
+  { ...saturday, evenings: eveningsFrom(saturday.start, 12, 3) },
+  demoRecipes,
+)

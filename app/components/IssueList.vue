@@ -1,7 +1,32 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import type { Kitchen } from '~~/core/kitchen'
 import type { Issue } from '~~/core/reading'
+import type { Recipe } from '~~/core/recipe'
+import { mendsOf, type Mend, type Session } from '~~/core/session'
 
-defineProps<{ issues: Issue[] }>()
+const props = defineProps<{
+  issues: Issue[]
+  session: Session
+  kitchen: Kitchen
+  recipes: Recipe[]
+}>()
+const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
+
+const mends = computed(() =>
+  mendsOf({ session: props.session, kitchen: props.kitchen, recipes: props.recipes }),
+)
+function text({ dish, set }: Mend): string {
+  const name = props.recipes.find((r) => r.id === dish)?.name ?? dish
+  if (set.goes !== undefined) return `${name} in ${set.goes} goes`
+  if (set.batches !== undefined) return `${name} ×${set.batches}`
+  return set.to === 'tonight' ? `${name}: eaten tonight` : `${name} into the ${set.to}`
+}
+const mend = ({ dish, set }: Mend) =>
+  emit('change', (s) => ({
+    ...s,
+    dishes: s.dishes.map((d) => (d.recipe === dish ? { ...d, ...set } : d)),
+  }))
 </script>
 
 <template>
@@ -12,6 +37,17 @@ defineProps<{ issues: Issue[] }>()
         <strong>{{ issue.message }}.</strong> Allowed: {{ issue.allowed }}.
       </li>
     </ul>
+    <div v-if="mends.length" class="mends">
+      <span>What would help:</span>
+      <v-btn
+        v-for="m in mends"
+        :key="m.dish + JSON.stringify(m.set)"
+        size="small"
+        variant="outlined"
+        @click="mend(m)"
+        >{{ text(m) }}</v-btn
+      >
+    </div>
   </div>
 </template>
 
@@ -27,5 +63,12 @@ h2 {
 }
 ul {
   margin: 8px 0 0 18px;
+}
+.mends {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 8px;
+  align-items: center;
+  margin-top: 10px;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Kitchen, Person } from '~~/core/kitchen'
 
 const props = defineProps<{ people: Kitchen['people'] }>()
@@ -13,6 +14,45 @@ const PRACTICE = {
   practised: 'practised',
   learning: 'learning: a fifth less at once',
   helper: 'helper: little at once',
+}
+
+const PACES = { 80: 'quick', 100: 'as recipes say', 130: 'a third slower', 160: 'much slower' }
+const wrong = ref<Record<string, string>>({})
+const awayText = (p: Person) => (p.away ?? []).map((a) => `${a.from}–${a.to}`).join(', ')
+
+/** `12:00–13:00, 15:30-16`: times away as one writes them. */
+function setAway(person: Person, typed: string) {
+  const clock = (text: string) =>
+    /^\d{1,2}(:\d\d)?$/.test(text)
+      ? `${text.padStart(2, '0').replace(/^(\d):/, '0$1:')}${text.includes(':') ? '' : ':00'}`
+      : text
+  const away = typed
+    .split(/[,;]/)
+    .map((part) => part.trim())
+    .filter(Boolean)
+    .map((part) => part.split(/\s*(?:[-–—]|to)\s*/).map(clock))
+  const sound = away.every(
+    (a) => a.length === 2 && a.every((t) => /^(?:[01]\d|2[0-3]):[0-5]\d$/.test(t)) && a[0]! < a[1]!,
+  )
+  wrong.value = {
+    ...wrong.value,
+    [person.id]: sound
+      ? ''
+      : `"${typed}" says no times away. Allowed: 12:00–13:00, several with commas, or nothing.`,
+  }
+  if (sound) emit('edit', person.id, { away: away.map(([from, to]) => ({ from: from!, to: to! })) })
+}
+function setHour(person: Person, key: 'from' | 'until', value: string) {
+  const other = key === 'from' ? person.until : person.from
+  const sound =
+    value === '' || other === undefined || (key === 'from' ? value < other : value > other)
+  wrong.value = {
+    ...wrong.value,
+    [person.id]: sound
+      ? ''
+      : `${person.name} would be gone before coming: there until ${key === 'from' ? other : value}, from ${key === 'from' ? value : other}. Allowed: from before until.`,
+  }
+  if (sound) emit('edit', person.id, { [key]: value === '' ? undefined : value })
 }
 
 function toggle(person: Person, skill: Person['skills'][number]) {
@@ -46,12 +86,6 @@ function toggle(person: Person, skill: Person['skills'][number]) {
         >
           <option v-for="(word, key) in PRACTICE" :key="key" :value="key">{{ word }}</option>
         </select>
-        <span class="skills">
-          <label v-for="(word, key) in SKILLS" :key="key"
-            ><input type="checkbox" :checked="p.skills.includes(key)" @change="toggle(p, key)" />
-            {{ word }}</label
-          >
-        </span>
         <button
           v-if="props.people.length > 1"
           type="button"
@@ -60,6 +94,56 @@ function toggle(person: Person, skill: Person['skills'][number]) {
         >
           ×
         </button>
+        <span class="skills">
+          <label v-for="(word, key) in SKILLS" :key="key"
+            ><input type="checkbox" :checked="p.skills.includes(key)" @change="toggle(p, key)" />
+            {{ word }}</label
+          >
+        </span>
+        <span class="skills hours">
+          <label
+            >pace
+            <select
+              class="inset"
+              :value="p.pace ?? 100"
+              :aria-label="`${p.name}: pace`"
+              @change="
+                emit('edit', p.id, { pace: Number(($event.target as HTMLSelectElement).value) })
+              "
+            >
+              <option v-for="(word, key) in PACES" :key="key" :value="key">{{ word }}</option>
+            </select></label
+          >
+          <label
+            >there from
+            <input
+              class="inset"
+              type="time"
+              :value="p.from ?? ''"
+              :aria-label="`${p.name}: there from`"
+              @change="setHour(p, 'from', ($event.target as HTMLInputElement).value)"
+          /></label>
+          <label
+            >until
+            <input
+              class="inset"
+              type="time"
+              :value="p.until ?? ''"
+              :aria-label="`${p.name}: there until`"
+              @change="setHour(p, 'until', ($event.target as HTMLInputElement).value)"
+          /></label>
+          <label
+            >away
+            <TypedField
+              class="inset away"
+              :value="awayText(p)"
+              placeholder="12:00–13:00"
+              :aria-label="`${p.name}: away`"
+              :aria-invalid="!!wrong[p.id]"
+              @commit="setAway(p, $event)"
+          /></label>
+        </span>
+        <p v-if="wrong[p.id]" class="wrong" role="alert">{{ wrong[p.id] }}</p>
       </li>
     </ul>
     <p class="quiet">
@@ -91,6 +175,7 @@ li {
   width: 9em;
 }
 .skills {
+  flex-basis: 100%;
   display: flex;
   flex-wrap: wrap;
   gap: 2px 14px;
@@ -100,6 +185,21 @@ li {
   gap: 6px;
   align-items: center;
   min-height: 30px;
+}
+.hours {
+  flex-basis: 100%;
+  font-size: 0.9rem;
+}
+.hours .inset {
+  padding: 4px 6px;
+  font-size: 0.9rem;
+  color-scheme: light dark;
+}
+.away {
+  width: 8.5em;
+}
+.wrong {
+  flex-basis: 100%;
 }
 li button {
   min-width: 30px;

@@ -97,6 +97,7 @@ const later = (seconds: number) =>
       </div>
     </dl>
     <p v-if="plan" class="because">{{ because }}</p>
+    <slot />
   </header>
 </template>
 

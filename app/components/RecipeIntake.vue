@@ -129,6 +129,9 @@ textarea {
   gap: 10px;
   align-items: center;
 }
+.file input {
+  max-width: 100%;
+}
 .preview {
   padding: 10px 14px;
   border-left: 4px solid rgb(var(--v-theme-primary));

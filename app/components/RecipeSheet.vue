@@ -42,6 +42,8 @@ const doubts = computed(() => props.recipe.steps.reduce((n, s) => n + s.doubts.l
 const rename = (name: string) => apply('name', (r) => ({ ...r, name: name.trim() }))
 const serve = (typed: string) =>
   figure('serves', 'Serves', typed, (serves) => void apply('serves', (r) => ({ ...r, serves })))
+const setRole = (role: string) =>
+  apply('role', (r) => ({ ...r, role: role as NonNullable<Recipe['role']> }))
 const changeStep = (id: string) => (edit: (s: Step) => Step) =>
   props.change((r) => withStep(r, id, edit))
 
@@ -109,6 +111,16 @@ const FILES = {
           :aria-invalid="!!errors.serves"
           @commit="serve($event)"
       /></label>
+      <select
+        class="inset role"
+        :value="recipe.role ?? 'meal'"
+        aria-label="What it is on the table"
+        @change="setRole(($event.target as HTMLSelectElement).value)"
+      >
+        <option value="meal">a meal</option>
+        <option value="part">a part, combined with others</option>
+        <option value="extra">beside or between meals</option>
+      </select>
       <span class="quiet"
         >{{ minutesText(times.whole, times.whole) }} alone, hands
         {{ minutesText(times.hands, times.hands) }}</span
@@ -184,8 +196,11 @@ h1 {
   align-items: center;
   margin: 6px 0;
 }
-.facts .inset {
+.facts input.inset {
   width: 4em;
+}
+.role {
+  font-size: 0.92rem;
 }
 .flag {
   color: rgb(var(--v-theme-error));

@@ -1,17 +1,22 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { mdiDrag } from '@mdi/js'
+import { computed, ref } from 'vue'
 import { STATION_KINDS, type KitchenStation, type Zone } from '~~/core/kitchen'
 import { mostLitres } from '~~/core/recipe'
+import { useDragOrder } from '~/composables/useDragOrder'
 import { kindWord } from '~/composables/useWords'
 
 const props = defineProps<{ zone: Zone; title: string; stations: KitchenStation[] }>()
 const emit = defineEmits<{
   add: [kind: string]
   edit: [id: string, patch: Partial<KitchenStation>]
-  move: [id: string, by: -1 | 1]
+  move: [id: string, by: number]
   remove: [id: string]
   wrong: [text: string]
 }>()
+
+const list = ref<HTMLElement>()
+useDragOrder(list, (i, by) => emit('move', props.stations[i]!.id, by))
 
 const kinds = computed(() =>
   Object.entries(STATION_KINDS)
@@ -76,13 +81,16 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
 <template>
   <section class="shelf" :class="zone" :aria-label="title">
     <h2>{{ title }}</h2>
-    <ul class="bare">
+    <ul ref="list" class="bare">
       <li
         v-for="(s, i) in stations"
         :key="s.id"
         :class="{ out: s.outOfUse }"
         :data-test="`station-${s.id}`"
       >
+        <span v-if="stations.length > 1" class="grip" :title="`Drag ${s.name} to its place`"
+          ><v-icon :icon="mdiDrag" size="18"
+        /></span>
         <TypedField
           class="over"
           :value="s.name"
@@ -205,6 +213,11 @@ li {
   align-items: center;
   padding: 5px 0;
   border-bottom: 1px solid var(--hair);
+}
+.grip {
+  cursor: grab;
+  touch-action: none;
+  color: var(--quiet);
 }
 .out .over,
 .out .facts {

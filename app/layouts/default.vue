@@ -13,6 +13,7 @@ const dark = computed(() =>
 watchEffect(() => theme.change(dark.value ? 'dark' : 'light'))
 
 const rooms = [
+  { to: '/choose', name: 'Choose' },
   { to: '/plan', name: 'Plan' },
   { to: '/cook', name: 'Cook' },
 ]

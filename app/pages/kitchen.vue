@@ -58,15 +58,15 @@ const remove = (id: string) =>
     text: `${kitchen.value!.stations.find((s) => s.id === id)!.name} is gone.`,
   })
 
-/** Past its neighbour in the same zone: what stands elsewhere stays where it is. */
-function move(id: string, by: -1 | 1) {
+/** So many places on among its like: what stands elsewhere stays where it is. */
+function move(id: string, by: number) {
   void apply((k) => {
-    const stations = [...k.stations]
-    const from = stations.findIndex((s) => s.id === id)
-    const own = stations.flatMap((s, i) => (s.zone === stations[from]!.zone ? [i] : []))
-    const to = own[own.indexOf(from) + by]
-    if (to !== undefined) [stations[from], stations[to]] = [stations[to]!, stations[from]!]
-    return { ...k, stations }
+    const { zone } = k.stations.find((s) => s.id === id)!
+    const own = k.stations.filter((s) => s.zone === zone)
+    const from = own.findIndex((s) => s.id === id)
+    if (!own[from + by]) return k
+    own.splice(from + by, 0, ...own.splice(from, 1))
+    return { ...k, stations: k.stations.map((s) => (s.zone === zone ? own.shift()! : s)) }
   })
 }
 function addPerson() {
@@ -161,6 +161,7 @@ const wrong = (text: string) => notices.show({ text, bad: true })
         @edit="editPerson"
         @remove="removePerson"
       />
+      <HouseRules :rules="kitchen.rules" @edit="apply((k) => ({ ...k, rules: $event }))" />
     </div>
   </div>
 </template>

@@ -1,20 +1,16 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { handworkOf, runningList } from '~~/core/board'
+import { usePlanShown } from '~/composables/usePlanShown'
 import { useSession } from '~/composables/useSession'
 import { usePlanning } from '~/stores/planning'
 
 useHead({ title: 'Plan · Cadrum' })
+const held = useSession()
 const { ready, session, kitchen, recipes, cooking, kept, compiled, issues, problemMark, change } =
-  useSession()
+  held
 const planning = usePlanning()
-/** The kept plan, or the best so far of the run under way; never one of another session. */
-const shown = computed(() => {
-  const candidate = planning.running ? planning.preview : kept.value
-  return candidate?.problem === problemMark.value && candidate?.plan.activities.length
-    ? candidate
-    : undefined
-})
+const { shown, planNow } = usePlanShown(held)
 const plan = computed(() => shown.value?.plan)
 /** Why this session cannot be done, where that is proven. */
 const refusal = computed(() =>
@@ -29,21 +25,6 @@ const lines = computed(() =>
 )
 const handwork = computed(() =>
   plan.value && compiled.value ? handworkOf(plan.value, compiled.value) : [],
-)
-
-function planNow(seed = 1) {
-  if (session.value && compiled.value && problemMark.value !== undefined)
-    void planning.plan(session.value.id, compiled.value.problem, problemMark.value, seed)
-}
-
-// Any change of the session makes another problem, and that wants another plan. What was
-// proven infeasible is kept too and not tried again.
-watch(
-  problemMark,
-  (mark) => {
-    if (mark !== undefined && kept.value?.problem !== mark) planNow()
-  },
-  { immediate: true },
 )
 </script>
 
@@ -66,7 +47,14 @@ watch(
         @follow="followed = followed === $event ? undefined : $event"
       />
       <section class="cloth" aria-label="The plan">
-        <IssueList v-if="issues.length" :issues="issues" />
+        <IssueList
+          v-if="issues.length"
+          :issues="issues"
+          :session="session"
+          :kitchen="kitchen"
+          :recipes="recipes"
+          @change="change"
+        />
         <PlanProgress
           v-if="!plan || planning.running || planning.failure"
           :can-plan="compiled !== undefined && !cooking"

@@ -87,6 +87,8 @@ export const recipeSchema = z.strictObject({
   mark: z.string().regex(/^[A-Z][a-z]$/),
   /** A base is made for other dishes and joins a session on its own. */
   base: z.boolean().default(false),
+  /** A meal by itself where nothing is said; a part to combine with others; or beside a meal. */
+  role: z.enum(['meal', 'part', 'extra']).optional(),
   serves: z.number().positive(),
   ingredients: z.array(
     z.strictObject({

@@ -7,3 +7,12 @@ export { mendsOf, type Mend } from './mends'
 export { readSessionFile, recipeIssues, sessionFileSchema, type SessionFile } from './sessionFile'
 export { leaveOut, type LeaveOut } from './leaveOut'
 export { type Part, type SharedPrep } from './sharedPrep'
+export {
+  daysAfter,
+  eveningsFrom,
+  fillEvenings,
+  menuOf,
+  withEaten,
+  type MenuDish,
+  type MenuEvening,
+} from './menu'

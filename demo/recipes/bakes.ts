@@ -134,6 +134,7 @@ export const turkeyPatties: RecipeInput = {
   id: 'turkey-patties',
   name: 'Turkey patties',
   mark: 'Tp',
+  role: 'part',
   serves: 4,
   ingredients: [
     { id: 'turkey', item: 'minced turkey', amount: 700, unit: 'g' },
@@ -265,6 +266,7 @@ export const oatBars: RecipeInput = {
   id: 'oat-bars',
   name: 'Oat and date bars',
   mark: 'Od',
+  role: 'extra',
   serves: 16,
   ingredients: [
     { id: 'date', item: 'dates', amount: 300, unit: 'g' },
@@ -351,6 +353,7 @@ export const sodaBread: RecipeInput = {
   id: 'soda-bread',
   name: 'Soda bread',
   mark: 'Sb',
+  role: 'extra',
   serves: 8,
   ingredients: [
     { id: 'flour', item: 'wholemeal flour', amount: 450, unit: 'g' },

@@ -187,6 +187,7 @@ export const spicedChickpeas: RecipeInput = {
   id: 'spiced-chickpeas',
   name: 'Spiced chickpeas',
   mark: 'Ch',
+  role: 'part',
   serves: 5,
   ingredients: [
     { id: 'chickpea', item: 'soaked chickpeas', amount: 500, unit: 'g' },
@@ -258,6 +259,7 @@ export const brownRice: RecipeInput = {
   id: 'brown-rice',
   name: 'Brown rice with roots',
   mark: 'Br',
+  role: 'part',
   serves: 6,
   ingredients: [
     { id: 'rice', item: 'brown rice', amount: 450, unit: 'g' },
@@ -325,6 +327,7 @@ export const beetrootEggs: RecipeInput = {
   id: 'beetroot-eggs',
   name: 'Pickled beetroot eggs',
   mark: 'Be',
+  role: 'part',
   serves: 6,
   ingredients: [
     { id: 'egg', item: 'eggs', amount: 12, unit: 'piece' },

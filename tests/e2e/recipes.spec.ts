@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-import { stopPlanning } from './support'
+import { expect, test } from '@playwright/test'
+import { paste, wiped } from './support'
 
 const SOUP = `Leek and potato soup
 Serves 4
@@ -21,21 +21,6 @@ const LOAF = `Ingredients: 400g self-raising flour, 300ml milk, 100g cheddar, 1 
 Method: Heat the oven to 190C. Grate the cheese. Mix everything in a bowl, spoon into a loaf tin and bake for 45 mins. Cool on a rack.`
 
 const STEW = `Weeknight bean stew. You want two onions, 800 g cooked beans and half a litre of stock. Chop the onions and fry them gently in a pot for about eight minutes. Tip in the beans and the stock and let it bubble for twenty-five minutes.`
-
-async function wiped(page: Page) {
-  await page.goto('/plan')
-  await stopPlanning(page)
-  await page.getByRole('button', { name: 'Household' }).click()
-  await page.getByText('Wipe this browser', { exact: true }).click()
-  await expect(page.getByText('Nothing on the stove yet')).toBeVisible()
-}
-async function paste(page: Page, text: string) {
-  await page.getByTestId('bring').click()
-  await page.getByLabel('Recipe text').fill(text)
-  await expect(page.getByTestId('preview')).toBeVisible()
-  await page.getByTestId('take').click()
-  await expect(page.locator('.sheet')).toBeVisible()
-}
 
 test('a new cook begins with a ready kitchen, pastes three recipes and gets a plan', async ({
   page,

@@ -13,3 +13,21 @@ export async function stopPlanning(page: Page): Promise<void> {
   if (await stop.isVisible()) await stop.click()
   await expect(page.getByTestId('planning')).toBeHidden({ timeout: 20_000 })
 }
+
+/** A browser without a household. */
+export async function wiped(page: Page) {
+  await page.goto('/plan')
+  await stopPlanning(page)
+  await page.getByRole('button', { name: 'Household' }).click()
+  await page.getByText('Wipe this browser', { exact: true }).click()
+  await expect(page.getByText('Nothing on the stove yet')).toBeVisible()
+}
+
+/** Brings a recipe in from its text, on the recipes page. */
+export async function paste(page: Page, text: string) {
+  await page.getByTestId('bring').click()
+  await page.getByLabel('Recipe text').fill(text)
+  await expect(page.getByTestId('preview')).toBeVisible()
+  await page.getByTestId('take').click()
+  await expect(page.locator('.sheet')).toBeVisible()
+}

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { USUAL_RULES, type HouseRules, type Kitchen } from '~~/core/kitchen'
+
+defineProps<{ rules: Kitchen['rules'] }>()
+const emit = defineEmits<{ edit: [rules: HouseRules] }>()
+
+type Choice = 'cutting' | 'raw' | 'pans'
+const CHOICES: {
+  key: Choice
+  title: string
+  options: { value: string; words: string; why: string }[]
+}[] = [
+  {
+    key: 'cutting',
+    title: 'Cutting',
+    options: [
+      { value: 'any', words: 'whenever it fits', why: 'the shortest plan' },
+      { value: 'first', words: 'everything first', why: 'one board, one mess, then a calm stove' },
+      {
+        value: 'just-before',
+        words: 'just before use',
+        why: 'within a quarter of an hour: fresher, and no bowls standing about',
+      },
+    ],
+  },
+  {
+    key: 'raw',
+    title: 'Raw meat and fish',
+    options: [
+      {
+        value: 'any',
+        words: 'whenever it fits',
+        why: 'hands, board and knife are washed at every change',
+      },
+      {
+        value: 'last',
+        words: 'after all other cutting',
+        why: 'handled once, and nothing eaten as it is comes near the board afterwards',
+      },
+    ],
+  },
+  {
+    key: 'pans',
+    title: 'Pots and pans',
+    options: [
+      { value: 'wash', words: 'washed and used again', why: 'fewer are needed' },
+      {
+        value: 'next-clean',
+        words: 'the next clean one',
+        why: 'one load of washing-up at the end; wants enough of them',
+      },
+    ],
+  },
+]
+const of = (rules: Kitchen['rules']) => rules ?? USUAL_RULES
+const set = (rules: Kitchen['rules'], patch: Partial<HouseRules>) =>
+  emit('edit', { ...of(rules), ...patch })
+</script>
+
+<template>
+  <section class="rules" aria-label="House rules">
+    <h2>House rules</h2>
+    <fieldset v-for="c in CHOICES" :key="c.key">
+      <legend>{{ c.title }}</legend>
+      <label v-for="o in c.options" :key="o.value"
+        ><input
+          type="radio"
+          :name="`rule-${c.key}`"
+          :value="o.value"
+          :checked="of(rules)[c.key] === o.value"
+          @change="set(rules, { [c.key]: o.value })"
+        />
+        <span
+          >{{ o.words }} <span class="quiet">{{ o.why }}</span></span
+        ></label
+      >
+    </fieldset>
+    <fieldset>
+      <legend>Caution</legend>
+      <label
+        ><input
+          type="checkbox"
+          :checked="of(rules).hot"
+          @change="set(rules, { hot: ($event.target as HTMLInputElement).checked })"
+        />
+        <span
+          >above 32 °C in the kitchen
+          <span class="quiet"
+            >cooked food stands an hour at most, not two: germs grow faster. Follow local
+            guidance.</span
+          ></span
+        ></label
+      >
+    </fieldset>
+  </section>
+</template>
+
+<style scoped>
+.rules {
+  padding: 12px 16px;
+  border-top: 4px solid rgb(var(--v-theme-primary));
+  background: rgb(var(--v-theme-surface));
+}
+h2 {
+  font-size: 1.15rem;
+}
+legend {
+  margin-top: 8px;
+  font-weight: 650;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  min-height: 30px;
+}
+.quiet {
+  font-size: 0.88rem;
+}
+</style>

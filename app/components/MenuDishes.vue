@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Recipe } from '~~/core/recipe'
+import { MOST_BATCHES, type MenuDish, type Session, type SessionDish } from '~~/core/session'
+import { useNotices } from '~/stores/notices'
+
+const props = defineProps<{
+  session: Session
+  dishes: MenuDish[]
+  recipes: Recipe[]
+  order: string[]
+}>()
+const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
+const notices = useNotices()
+
+const recipe = (id: string) => props.recipes.find((r) => r.id === id)
+const figures = (id: string) => props.dishes.find((d) => d.recipe === id)
+const toAdd = computed(() =>
+  props.recipes.filter((r) => !r.base && !props.session.dishes.some((d) => d.recipe === r.id)),
+)
+const PLACES = { tonight: 'tonight', fridge: 'fridge', freezer: 'freezer' }
+
+const set = (id: string, patch: Partial<SessionDish>) =>
+  emit('change', (s) => ({
+    ...s,
+    dishes: s.dishes.map((d) => (d.recipe === id ? { ...d, ...patch } : d)),
+  }))
+const setPlace = (id: string, place: string) =>
+  set(id, { to: place === '' ? undefined : (place as SessionDish['to']) })
+const batches = (typed: string) => Number(typed)
+const add = (id: string) => {
+  if (id) emit('change', (s) => ({ ...s, dishes: [...s.dishes, { recipe: id, batches: 1 }] }))
+}
+function remove(id: string) {
+  const before = props.session.dishes
+  emit('change', (s) => ({ ...s, dishes: s.dishes.filter((d) => d.recipe !== id) }))
+  notices.show({
+    text: `${recipe(id)?.name ?? id} is out of the session.`,
+    undo: async () => emit('change', (s) => ({ ...s, dishes: before })),
+  })
+}
+/** Half batches, as far as there may be. */
+const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
+</script>
+
+<template>
+  <section aria-label="What is cooked">
+    <ul class="bare">
+      <li v-for="d in session.dishes" :key="d.recipe" :data-test="`menu-${d.recipe}`">
+        <DishMark :mark="recipe(d.recipe)?.mark ?? '??'" :index="order.indexOf(d.recipe)" />
+        <div class="name">
+          <NuxtLink :to="`/recipes?open=${d.recipe}`">{{
+            recipe(d.recipe)?.name ?? d.recipe
+          }}</NuxtLink>
+          <p v-if="figures(d.recipe)" class="small" data-test="servings">
+            <span class="figure"
+              >{{ figures(d.recipe)!.made }} servings, {{ figures(d.recipe)!.wanted }} of them
+              planned</span
+            >
+            <span class="quiet" :title="figures(d.recipe)!.source">
+              · keeps {{ figures(d.recipe)!.days }}
+              {{ figures(d.recipe)!.days === 1 ? 'day' : 'days' }}</span
+            >
+          </p>
+          <p v-if="figures(d.recipe) && figures(d.recipe)!.wanted > figures(d.recipe)!.made">
+            <span class="wrong"
+              >{{ Math.ceil(figures(d.recipe)!.wanted - figures(d.recipe)!.made) }} short.</span
+            >
+            <v-btn
+              v-if="figures(d.recipe)!.enough <= MOST_BATCHES"
+              size="x-small"
+              variant="outlined"
+              @click="set(d.recipe, { batches: figures(d.recipe)!.enough })"
+              >Make ×{{ figures(d.recipe)!.enough }}</v-btn
+            >
+          </p>
+        </div>
+        <div class="how">
+          <select
+            class="inset"
+            :value="d.batches"
+            :aria-label="`${recipe(d.recipe)?.name}: batches`"
+            @change="
+              set(d.recipe, { batches: batches(($event.target as HTMLSelectElement).value) })
+            "
+          >
+            <option v-for="b in STEPS" :key="b" :value="b">×{{ b }}</option>
+          </select>
+          <select
+            class="inset"
+            :value="d.to ?? ''"
+            :aria-label="`${recipe(d.recipe)?.name}: where it goes`"
+            @change="setPlace(d.recipe, ($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">{{ recipe(d.recipe)?.store?.place ?? 'anywhere' }}, as written</option>
+            <option v-for="(word, key) in PLACES" :key="key" :value="key">{{ word }}</option>
+          </select>
+          <select
+            class="inset"
+            :value="d.goes ?? 1"
+            :aria-label="`${recipe(d.recipe)?.name}: in how many goes`"
+            @change="set(d.recipe, { goes: Number(($event.target as HTMLSelectElement).value) })"
+          >
+            <option :value="1">at once</option>
+            <option v-for="g in [2, 3, 4]" :key="g" :value="g">in {{ g }} goes</option>
+          </select>
+          <label
+            ><input
+              type="checkbox"
+              :checked="d.must ?? false"
+              :aria-label="`${recipe(d.recipe)?.name} must be made`"
+              @change="set(d.recipe, { must: ($event.target as HTMLInputElement).checked })"
+            />
+            must</label
+          >
+          <button
+            type="button"
+            :aria-label="`Leave out ${recipe(d.recipe)?.name}`"
+            @click="remove(d.recipe)"
+          >
+            ×
+          </button>
+        </div>
+      </li>
+    </ul>
+    <label v-if="toAdd.length" class="add"
+      >Add a dish
+      <select
+        class="inset"
+        :value="''"
+        @change="
+          add(($event.target as HTMLSelectElement).value)
+          ;($event.target as HTMLSelectElement).value = ''
+        "
+      >
+        <option value="">choose …</option>
+        <option v-for="r in toAdd" :key="r.id" :value="r.id">{{ r.name }}</option>
+      </select>
+    </label>
+    <p v-else-if="!recipes.length" class="quiet">
+      No recipes yet: <NuxtLink to="/recipes">bring one in</NuxtLink>.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 2px 10px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.name {
+  line-height: 1.25;
+}
+.small {
+  font-size: 0.85rem;
+}
+.how {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  grid-column: 2;
+  font-size: 0.9rem;
+}
+.how select {
+  padding: 3px 2px;
+  border-color: transparent;
+  border-bottom: 1px dotted var(--quiet);
+  border-radius: 0;
+  background-color: transparent;
+  font-size: 0.9rem;
+}
+.how select:hover {
+  border-color: var(--quiet);
+}
+.how label {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+  min-height: 30px;
+}
+.how button {
+  min-width: 30px;
+  min-height: 30px;
+  margin-left: auto;
+}
+.add {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-top: 10px;
+}
+.add .inset {
+  flex: 1;
+  min-width: 0;
+}
+</style>

@@ -1,0 +1,36 @@
+import { computed, watch } from 'vue'
+import { usePlanning } from '~/stores/planning'
+import type { useSession } from './useSession'
+
+/**
+ * The plan to look at: the kept one, or the best so far of the run under way; never one of another
+ * session. A session without a plan of its own gets one at once: any change makes another problem.
+ */
+export function usePlanShown({
+  session,
+  kept,
+  compiled,
+  problemMark,
+}: Pick<ReturnType<typeof useSession>, 'session' | 'kept' | 'compiled' | 'problemMark'>) {
+  const planning = usePlanning()
+  const shown = computed(() => {
+    const candidate = planning.running ? planning.preview : kept.value
+    return candidate?.problem === problemMark.value && candidate?.plan.activities.length
+      ? candidate
+      : undefined
+  })
+
+  function planNow(seed = 1) {
+    if (session.value && compiled.value && problemMark.value !== undefined)
+      void planning.plan(session.value.id, compiled.value.problem, problemMark.value, seed)
+  }
+  // What was proven infeasible is kept too and not tried again.
+  watch(
+    problemMark,
+    (mark) => {
+      if (mark !== undefined && kept.value?.problem !== mark) planNow()
+    },
+    { immediate: true },
+  )
+  return { shown, planNow }
+}

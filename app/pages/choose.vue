@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { handworkOf } from '~~/core/board'
+import { fillEvenings, menuOf } from '~~/core/session'
+import { usePlanShown } from '~/composables/usePlanShown'
+import { useSession } from '~/composables/useSession'
+import { useNotices } from '~/stores/notices'
+import { usePlanning } from '~/stores/planning'
+
+useHead({ title: 'Choose · Cadrum' })
+const held = useSession()
+const { ready, session, kitchen, recipes, cooking, compiled, issues, change } = held
+const planning = usePlanning()
+const notices = useNotices()
+const { shown } = usePlanShown(held)
+const menu = computed(() => session.value && menuOf(session.value, recipes.value))
+const order = computed(() => compiled.value?.order ?? recipes.value.map((r) => r.id))
+const handwork = computed(() =>
+  shown.value && compiled.value ? handworkOf(shown.value.plan, compiled.value) : [],
+)
+const eaters = computed(() => Math.max(1, kitchen.value?.people.length ?? 1))
+const empty = computed(() => menu.value?.evenings.filter((e) => !e.dishes.length).length ?? 0)
+
+function fill() {
+  const before = session.value!.dishes
+  const filled = fillEvenings(session.value!, recipes.value)
+  const days = (list: typeof before) => list.reduce((n, d) => n + (d.on?.length ?? 0), 0)
+  const added = days(filled.dishes) - days(before)
+  void change((s) => fillEvenings(s, recipes.value))
+  notices.show(
+    added
+      ? {
+          text: `${added} ${added === 1 ? 'evening has' : 'evenings have'} a dish now.`,
+          undo: () => change((s) => ({ ...s, dishes: before })),
+        }
+      : { text: 'No dish has enough servings left that still keep by then.' },
+  )
+}
+</script>
+
+<template>
+  <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
+  <EmptyHousehold v-else-if="!session || !kitchen" />
+  <div v-else>
+    <PlanHeadline :session="session" :shown="shown" :compiled="compiled" :handwork="handwork">
+      <p v-if="planning.running" class="quiet working" role="status" data-test="planning">
+        {{ shown ? 'Looking for a shorter plan …' : 'Working out how long it takes …' }}
+        <v-btn size="small" variant="text" @click="planning.stop()">Stop, take the best</v-btn>
+      </p>
+    </PlanHeadline>
+    <IssueList
+      v-if="issues.length"
+      :issues="issues"
+      :session="session"
+      :kitchen="kitchen"
+      :recipes="recipes"
+      @change="change"
+    />
+    <p v-if="cooking" class="quiet locked">
+      This session is being cooked: the menu can be looked at, and changed when the
+      <NuxtLink to="/cook">session is over</NuxtLink>.
+    </p>
+    <fieldset class="menu" :disabled="cooking !== undefined">
+      <div>
+        <div class="head">
+          <h2>What is cooked</h2>
+          <SessionLimit
+            class="limit"
+            :session="session"
+            :kitchen="kitchen"
+            :recipes="recipes"
+            :makespan="planning.running ? undefined : shown?.plan.makespan"
+            @change="change"
+          />
+        </div>
+        <MenuDishes
+          :session="session"
+          :dishes="menu!.dishes"
+          :recipes="recipes"
+          :order="order"
+          @change="change"
+        />
+      </div>
+      <div>
+        <div class="head">
+          <h2>The evenings it is for</h2>
+          <v-btn v-if="empty && session.dishes.length" size="small" variant="tonal" @click="fill"
+            >Fill the empty ones</v-btn
+          >
+        </div>
+        <MenuEvenings
+          :session="session"
+          :evenings="menu!.evenings"
+          :recipes="recipes"
+          :order="order"
+          :people="eaters"
+          @change="change"
+        />
+      </div>
+    </fieldset>
+  </div>
+</template>
+
+<style scoped>
+.menu {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.25fr);
+  gap: 36px;
+  margin-top: 14px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 44px;
+}
+h2 {
+  font-size: 1.2rem;
+}
+.working {
+  grid-column: 1 / -1;
+  font-size: 0.9rem;
+}
+.limit {
+  margin-top: 0;
+}
+.locked {
+  margin-top: 10px;
+}
+@media (max-width: 900px) {
+  .menu {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,114 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { demoRecipes, demoSession } from '../../demo'
+import { daysAfter, eveningsFrom, fillEvenings, mainOf, menuOf, withEaten } from './menu'
+import { sessionSchema, type Session } from './schema'
+
+const week: Session = {
+  ...demoSession,
+  start: '2027-03-20T09:00',
+  evenings: eveningsFrom('2027-03-20T09:00', 7, 3),
+  dishes: [
+    { recipe: 'braised-pork', batches: 2 },
+    { recipe: 'bean-bake', batches: 1 },
+    { recipe: 'squash-soup', batches: 1 },
+  ],
+}
+const dishOf = (session: Session, id: string) =>
+  menuOf(session, demoRecipes).dishes.find((d) => d.recipe === id)!
+
+describe('a menu', () => {
+  it('begins on the day of the session, with short evenings in the week', () => {
+    expect(week.evenings!.map((e) => [e.day.slice(8), e.time])).toEqual([
+      ['20', 'long'],
+      ['21', 'long'],
+      ['22', 'short'],
+      ['23', 'short'],
+      ['24', 'short'],
+      ['25', 'short'],
+      ['26', 'long'],
+    ])
+    expect(sessionSchema.safeParse(week).success).toBe(true)
+    // Over the change to summer time, and to the next month.
+    expect(daysAfter('2027-03-20T09:00', '2027-04-02')).toBe(13)
+  })
+
+  it('counts servings against eaters, and says how many batches would do', () => {
+    const serves = demoRecipes.find((r) => r.id === 'bean-bake')!.serves
+    let session = withEaten(week, 'bean-bake', '2027-03-20', true)
+    expect(dishOf(session, 'bean-bake')).toMatchObject({ made: serves, wanted: 3, enough: 1 })
+    session = withEaten(session, 'bean-bake', '2027-03-21', true)
+    session = withEaten(session, 'bean-bake', '2027-03-22', true)
+    expect(dishOf(session, 'bean-bake')).toMatchObject({ wanted: 9, enough: 2 })
+    session = withEaten(session, 'bean-bake', '2027-03-22', false)
+    expect(dishOf(session, 'bean-bake').wanted).toBe(6)
+  })
+
+  it('says what no longer keeps by then, and the freezer mends it', () => {
+    const late = withEaten(week, 'bean-bake', '2027-03-25', true)
+    const evening = (s: Session) =>
+      menuOf(s, demoRecipes).evenings.find((e) => e.day === '2027-03-25')!
+    expect(evening(late).late).toEqual(['bean-bake'])
+    const frozen: Session = {
+      ...late,
+      dishes: late.dishes.map((d) => (d.recipe === 'bean-bake' ? { ...d, to: 'freezer' } : d)),
+    }
+    expect(evening(frozen).late).toEqual([])
+    expect(dishOf(frozen, 'bean-bake').source).toMatch(/usual guidance/)
+    expect(dishOf(late, 'bean-bake').source).toBe('the recipe says so')
+  })
+
+  it('names a main ingredient that comes on two evenings running', () => {
+    let session = withEaten(week, 'braised-pork', '2027-03-21', true)
+    session = withEaten(session, 'braised-pork', '2027-03-22', true)
+    const again = menuOf(session, demoRecipes).evenings.map((e) => e.again)
+    expect(again.filter((a) => a !== undefined)).toEqual([
+      mainOf(demoRecipes.find((r) => r.id === 'braised-pork')!),
+    ])
+    expect(again[2]).toMatch(/pork/)
+  })
+
+  it('fills evenings with what keeps shortest first, and never more than there is or keeps', () => {
+    const filled = menuOf(fillEvenings(week, demoRecipes), demoRecipes)
+    expect(filled.evenings[0]!.dishes).toEqual(['bean-bake'])
+    expect(filled.evenings.filter((e) => e.dishes.length).length).toBeGreaterThan(3)
+  })
+
+  it('combines parts, each pair once before any comes again, and never makes a meal of bars', () => {
+    const dishes = ['brown-rice', 'spiced-chickpeas', 'turkey-patties', 'oat-bars'].map(
+      (recipe) => ({
+        recipe,
+        batches: 3,
+        to: 'freezer' as const,
+      }),
+    )
+    const { evenings } = menuOf(fillEvenings({ ...week, dishes }, demoRecipes), demoRecipes)
+    const plates = evenings.map((e) => [...e.dishes].sort().join('+'))
+    expect(new Set(plates.slice(0, 3)).size).toBe(3)
+    expect(plates.filter(Boolean).length).toBeGreaterThan(4)
+    for (const plate of plates.filter(Boolean)) expect(plate.split('+')).toHaveLength(2)
+    expect(plates.join()).not.toContain('oat-bars')
+  })
+
+  it('never fills in more than there is, or what no longer keeps', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 10 }),
+        fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 3, maxLength: 3 }),
+        (eaters, halves) => {
+          const session: Session = {
+            ...week,
+            evenings: eveningsFrom(week.start, eaters.length, 1).map((e, i) => ({
+              ...e,
+              eaters: eaters[i]!,
+            })),
+            dishes: week.dishes.map((d, i) => ({ ...d, batches: halves[i]! / 2 })),
+          }
+          const { dishes, evenings } = menuOf(fillEvenings(session, demoRecipes), demoRecipes)
+          for (const d of dishes) expect(d.wanted).toBeLessThanOrEqual(d.made + 1e-9)
+          for (const e of evenings) expect(e.late).toEqual([])
+        },
+      ),
+    )
+  })
+})

@@ -1,0 +1,175 @@
+import { isMeat, type Recipe } from '../recipe'
+import type { Evening, Session, SessionDish } from './schema'
+
+export type KeptIn = 'tonight' | 'fridge' | 'freezer' | 'shelf'
+
+/** What becomes of one dish: how much of it there is, where it is kept and for how long. */
+export interface MenuDish {
+  recipe: string
+  /** Servings made, and those wanted on the evenings it is eaten. */
+  made: number
+  wanted: number
+  /** Least batches, in halves, that make as much as is wanted. */
+  enough: number
+  kept: KeptIn
+  /** Days that it keeps there. */
+  days: number
+  source: string
+}
+
+/** What is eaten one evening, and what there is to say about it. */
+export interface MenuEvening extends Evening {
+  dishes: string[]
+  /** Dishes that no longer keep by then. */
+  late: string[]
+  /** The main ingredient, where the evening before had the same. */
+  again?: string
+}
+
+/** Days that cooked food usually keeps, where a recipe says nothing for that place. */
+const KEEPS: Record<KeptIn, number> = { tonight: 0, fridge: 3, freezer: 90, shelf: 7 }
+const GUIDANCE: Record<KeptIn, string> = {
+  tonight: 'eaten on the day',
+  fridge: 'usual guidance: cooked food keeps about three days below 5 °C',
+  freezer: 'usual guidance: about three months before it loses in taste; it stays safe',
+  shelf: 'a week in a dry tin, usually',
+}
+
+/** The menu in figures: servings against eaters, keeping times against days, and repetition. */
+export function menuOf(
+  session: Session,
+  recipes: readonly Recipe[],
+): { dishes: MenuDish[]; evenings: MenuEvening[] } {
+  const byId = new Map(recipes.map((r) => [r.id, r]))
+  const list = session.evenings ?? []
+  const own = session.dishes.flatMap((dish) => {
+    const recipe = byId.get(dish.recipe)
+    return recipe ? [{ dish, recipe, keeping: keepingOf(dish, recipe) }] : []
+  })
+  const eatersOn = new Map(list.map((e) => [e.day, e.eaters]))
+  const dishes = own.map(({ dish, recipe, keeping }): MenuDish => {
+    const wanted = (dish.on ?? []).reduce((sum, day) => sum + (eatersOn.get(day) ?? 0), 0)
+    return {
+      recipe: dish.recipe,
+      made: Math.round(recipe.serves * dish.batches * 10) / 10,
+      wanted,
+      enough: Math.max(0.5, Math.ceil((2 * wanted) / recipe.serves - 1e-9) / 2),
+      ...keeping,
+    }
+  })
+  let before: string | undefined
+  const evenings = list.map((evening): MenuEvening => {
+    const eaten = own.filter(({ dish }) => dish.on?.includes(evening.day))
+    const main = eaten.map(({ recipe }) => mainOf(recipe)).find((m) => m !== undefined)
+    const again = main !== undefined && main === before ? main : undefined
+    before = main
+    return {
+      ...evening,
+      dishes: eaten.map(({ dish }) => dish.recipe),
+      late: eaten
+        .filter(({ keeping }) => daysAfter(session.start, evening.day) > keeping.days)
+        .map(({ dish }) => dish.recipe),
+      ...(again === undefined ? {} : { again }),
+    }
+  })
+  return { dishes, evenings }
+}
+
+/**
+ * The session with something to eat on each evening that has nothing, as far as the servings go: a
+ * meal, or two parts that have not met before. What keeps shortest comes first, and rather not the
+ * main ingredient of the evening before.
+ */
+export function fillEvenings(session: Session, recipes: readonly Recipe[]): Session {
+  const byId = new Map(recipes.map((r) => [r.id, r]))
+  const mainIn = (ids: readonly string[]) =>
+    ids.map((id) => mainOf(byId.get(id)!)).find((m) => m !== undefined)
+  let now = session
+  let before: string | undefined
+  for (const { day, eaters } of session.evenings ?? []) {
+    const { dishes, evenings } = menuOf(now, recipes)
+    let eaten = evenings.find((e) => e.day === day)!.dishes
+    const after = daysAfter(session.start, day)
+    if (!eaten.length && eaters > 0 && after >= 0) {
+      const there = dishes.filter((d) => d.days >= after && d.made - d.wanted >= eaters - 1e-9)
+      const met = new Set(evenings.map((e) => e.dishes.join()))
+      const best = platesOf(there, byId)
+        .map((plate) => ({
+          ids: plate.map((d) => d.recipe),
+          days: Math.min(...plate.map((d) => d.days)),
+        }))
+        .sort(
+          (a, b) =>
+            Number(met.has(a.ids.join())) - Number(met.has(b.ids.join())) ||
+            Number(mainIn(a.ids) === before) - Number(mainIn(b.ids) === before) ||
+            a.days - b.days,
+        )[0]
+      for (const id of best?.ids ?? []) now = withEaten(now, id, day, true)
+      eaten = best?.ids ?? []
+    }
+    before = mainIn(eaten)
+  }
+  return now
+}
+
+/** What can be an evening's food: each meal by itself, and each two parts. */
+function platesOf(there: readonly MenuDish[], byId: Map<string, Recipe>): MenuDish[][] {
+  const roleOf = (d: MenuDish) => byId.get(d.recipe)!.role ?? 'meal'
+  const parts = there.filter((d) => roleOf(d) === 'part')
+  return [
+    ...there.filter((d) => roleOf(d) === 'meal').map((d) => [d]),
+    ...parts.flatMap((a, i) => parts.slice(i + 1).map((b) => [a, b])),
+  ]
+}
+
+/** The session with a dish eaten on a day, or not. */
+export const withEaten = (session: Session, recipe: string, day: string, on: boolean): Session => ({
+  ...session,
+  dishes: session.dishes.map((d) =>
+    d.recipe === recipe
+      ? { ...d, on: [...(d.on ?? []).filter((x) => x !== day), ...(on ? [day] : [])].sort() }
+      : d,
+  ),
+})
+
+/** So many evenings from the day of the session on: short from Monday to Thursday. */
+export function eveningsFrom(start: string, count: number, eaters: number): Evening[] {
+  const first = Date.parse(`${start.slice(0, 10)}T00:00Z`)
+  return Array.from({ length: count }, (_, k) => {
+    const date = new Date(first + k * DAY)
+    const weekday = date.getUTCDay()
+    return {
+      day: date.toISOString().slice(0, 10),
+      time: weekday >= 1 && weekday <= 4 ? 'short' : 'long',
+      eaters,
+    }
+  })
+}
+
+const DAY = 24 * 3600 * 1000
+/** Days from the session to an evening. */
+export const daysAfter = (start: string, day: string): number =>
+  Math.round((Date.parse(`${day}T00:00Z`) - Date.parse(`${start.slice(0, 10)}T00:00Z`)) / DAY)
+
+function keepingOf(dish: SessionDish, recipe: Recipe): Pick<MenuDish, 'kept' | 'days' | 'source'> {
+  const kept = dish.to ?? recipe.store?.place ?? 'fridge'
+  const stated = recipe.store?.place === kept ? recipe.store.days : undefined
+  return {
+    kept,
+    days: stated ?? KEEPS[kept],
+    source: stated === undefined ? GUIDANCE[kept] : 'the recipe says so',
+  }
+}
+
+/** What a dish is mostly of: its meat or fish, else what weighs most; undefined where nothing is weighed. */
+export function mainOf(recipe: Recipe): string | undefined {
+  const weight = (i: Recipe['ingredients'][number]) =>
+    i.unit === 'kg' ? 1000 * i.amount : i.unit === 'g' ? i.amount : 0
+  const weighed = recipe.ingredients.filter((i) => weight(i) > 0)
+  const meat = weighed.filter((i) => isMeat(i.item))
+  const pool = meat.length ? meat : weighed
+  return pool.reduce<(typeof pool)[number] | undefined>(
+    (most, i) => (most && weight(most) >= weight(i) ? most : i),
+    undefined,
+  )?.item
+}
