@@ -62,6 +62,9 @@ const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
               {{ figures(d.recipe)!.days === 1 ? 'day' : 'days' }}</span
             >
           </p>
+          <p v-if="recipe(d.recipe)?.notes?.length" class="small quiet">
+            Last time: {{ recipe(d.recipe)!.notes![0]!.text }}
+          </p>
           <p v-if="figures(d.recipe) && figures(d.recipe)!.wanted > figures(d.recipe)!.made">
             <span class="wrong"
               >{{ Math.ceil(figures(d.recipe)!.wanted - figures(d.recipe)!.made) }} short.</span

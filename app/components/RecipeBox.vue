@@ -9,14 +9,20 @@ const emit = defineEmits<{ open: [id: string] }>()
 const words = ref('')
 const equipment = ref('')
 const within = ref('')
+const main = ref('')
+const without = ref('')
 const index = computed(() => indexOf(props.recipes))
 const kinds = computed(() => [...new Set(index.value.flatMap((e) => [...e.equipment]))].sort())
+const mains = computed(() => [...new Set(index.value.flatMap((e) => e.main ?? []))].sort())
+const allergens = computed(() => [...new Set(index.value.flatMap((e) => e.allergens))].sort())
 const place = computed(() => new Map(props.recipes.map((r, i) => [r.id, i])))
 const found = computed(() =>
   search(index.value, {
     words: words.value,
     ...(equipment.value ? { equipment: equipment.value } : {}),
     ...(within.value ? { within: Number(within.value) } : {}),
+    ...(main.value ? { main: main.value } : {}),
+    ...(without.value ? { without: without.value } : {}),
   }),
 )
 </script>
@@ -40,6 +46,14 @@ const found = computed(() =>
         <option value="30">within 30 min</option>
         <option value="60">within 1 h</option>
         <option value="120">within 2 h</option>
+      </select>
+      <select v-model="main" class="inset" aria-label="Mostly of">
+        <option value="">of anything</option>
+        <option v-for="m in mains" :key="m" :value="m">{{ m }}</option>
+      </select>
+      <select v-model="without" class="inset" aria-label="Without">
+        <option value="">any allergen</option>
+        <option v-for="a in allergens" :key="a" :value="a">without {{ a }}</option>
       </select>
     </div>
     <p class="quiet count" role="status">{{ found.length }} of {{ recipes.length }}</p>
@@ -86,7 +100,7 @@ select {
   font-size: 0.85rem;
 }
 .list {
-  height: min(66vh, 640px);
+  height: min(58vh, 600px);
 }
 button.row:not(.v-btn) {
   display: flex;

@@ -47,8 +47,9 @@ function about(i: Recipe['ingredients'][number]) {
   const heads = servingsPerKilo(
     /\b(?:bone|shanks?|legs?|thighs?|ribs?|whole|hock|drumsticks?)\b/i.test(i.item),
   )
+  const [least, most] = [heads.least, heads.most].map((h) => Math.max(1, Math.round(h * kg)))
   return {
-    text: `frozen: ${thaw.least}–${thaw.most} h in the fridge, or ${quick.least}–${quick.most} h in cold water; enough for ${Math.max(1, Math.round(heads.least * kg))}–${Math.max(1, Math.round(heads.most * kg))}`,
+    text: `frozen: ${thaw.least}–${thaw.most} h in the fridge, or ${quick.least}–${quick.most} h in cold water; enough for ${least === most ? least : `${least}–${most}`}`,
     source: `${thaw.source}; ${quick.source}; ${heads.source}`,
   }
 }

@@ -152,7 +152,10 @@ const FILES = {
       <v-btn variant="text" @click="emit('remove')">Delete</v-btn>
     </div>
     <div class="parts">
-      <RecipeIngredients :recipe="recipe" :change="change" />
+      <div>
+        <RecipeIngredients :recipe="recipe" :change="change" />
+        <RecipeNotes :recipe="recipe" :change="change" />
+      </div>
       <section aria-label="Steps" class="steps">
         <h2>Steps</h2>
         <p class="quiet legend">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { handworkOf } from '~~/core/board'
+import { leftOver } from '~~/core/recipe'
 import { fillEvenings, menuOf } from '~~/core/session'
 import { usePlanShown } from '~/composables/usePlanShown'
 import { useSession } from '~/composables/useSession'
@@ -14,6 +15,16 @@ const planning = usePlanning()
 const notices = useNotices()
 const { shown } = usePlanShown(held)
 const menu = computed(() => session.value && menuOf(session.value, recipes.value))
+const offers = computed(() =>
+  leftOver(
+    (session.value?.dishes ?? []).flatMap((d) => {
+      const recipe = recipes.value.find((r) => r.id === d.recipe)
+      return recipe ? [{ recipe, batches: d.batches }] : []
+    }),
+    recipes.value,
+  ),
+)
+const nameOf = (id: string) => recipes.value.find((r) => r.id === id)?.name ?? id
 const order = computed(() => compiled.value?.order ?? recipes.value.map((r) => r.id))
 const handwork = computed(() =>
   shown.value && compiled.value ? handworkOf(shown.value.plan, compiled.value) : [],
@@ -80,6 +91,18 @@ function fill() {
           :order="order"
           @change="change"
         />
+        <section v-if="offers.length" aria-label="Left over" data-test="left-over">
+          <h2>Left over for others</h2>
+          <ul class="bare">
+            <li v-for="o in offers" :key="o.from + o.line" class="offer">
+              <strong>{{ o.line }}</strong> from {{ nameOf(o.from) }}, keeps {{ o.days }} days:
+              <template v-if="!o.takers.length">no recipe here asks for it.</template>
+              <template v-for="(t, i) in o.takers" :key="t.recipe"
+                >{{ i ? '; ' : '' }}{{ nameOf(t.recipe) }} wants {{ t.wants }}</template
+              >
+            </li>
+          </ul>
+        </section>
       </div>
       <div>
         <div class="head">
@@ -118,6 +141,14 @@ function fill() {
 }
 h2 {
   font-size: 1.2rem;
+}
+.offer {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+  font-size: 0.92rem;
+}
+section h2 {
+  margin-top: 16px;
 }
 .working {
   grid-column: 1 / -1;

@@ -91,4 +91,12 @@ describe('search', () => {
     expect(quick.length).toBeGreaterThan(0)
     expect(quick.length).toBeLessThan(demoRecipes.length)
   })
+
+  it('narrows by what it is mostly of, and by what must not be in it', () => {
+    const pork = index.find((e) => e.recipe.id === 'braised-pork')!.main!
+    expect(names({ words: '', main: pork })).toEqual(['braised-pork'])
+    const without = names({ words: '', without: 'milk' })
+    expect(without).not.toContain('fish-pie')
+    expect(without).toContain('braised-pork')
+  })
 })

@@ -29,6 +29,8 @@ export {
 export { GAS_MARKS } from './text/temperatures'
 export { ingredientLine, withIngredient, withoutIngredient } from './ingredients'
 export { indexOf, search } from './search'
+export { leftOver, readLeaving, type Offer } from './leftOver'
+export { mainOf } from './mainOf'
 export { idFor, markFor } from './naming'
 export { plannable } from './plannable'
 export { readRecipe } from './read'

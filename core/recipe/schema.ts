@@ -122,6 +122,25 @@ export const recipeSchema = z.strictObject({
       }),
     )
     .default([]),
+  /** What is left of it that other dishes can use: bones, trimmings, cooking liquid. */
+  leaves: z
+    .array(
+      z.strictObject({
+        item: line,
+        /** Of one batch. */
+        amount: z.number().positive(),
+        unit: z.enum(UNITS),
+        /** Days that it keeps in the fridge. */
+        days: z.int().min(0).max(365),
+      }),
+    )
+    .max(20)
+    .optional(),
+  /** What was noted when it was made, the latest first. */
+  notes: z
+    .array(z.strictObject({ day: z.iso.date(), text: line }))
+    .max(100)
+    .optional(),
   store: z
     .strictObject({
       place: z.enum(['fridge', 'freezer', 'shelf']),

@@ -1,5 +1,7 @@
 import { equipmentFor, timesOf } from './edit'
+import { mainOf } from './mainOf'
 import type { Recipe } from './schema'
+import { allergensIn } from './text/foods'
 
 /** What is looked for in a recipe box. */
 export interface Wanted {
@@ -9,6 +11,10 @@ export interface Wanted {
   equipment?: string
   /** Most minutes from first to last. */
   within?: number
+  /** What it must be mostly of. */
+  main?: string
+  /** An allergen that must not be in it. */
+  without?: string
 }
 
 export interface Entry {
@@ -17,6 +23,8 @@ export interface Entry {
   name: string
   equipment: Set<string>
   whole: number
+  main: string | undefined
+  allergens: string[]
 }
 
 const folded = (text: string) =>
@@ -39,6 +47,8 @@ export const indexOf = (recipes: readonly Recipe[]): Entry[] =>
     ),
     equipment: new Set(recipe.steps.flatMap((s) => equipmentFor(recipe, s))),
     whole: timesOf(recipe).whole,
+    main: mainOf(recipe),
+    allergens: allergensIn(recipe.ingredients.map((i) => i.item)),
   }))
 
 /** The recipes that fit, those whose name fits first, then by name. */
@@ -50,7 +60,9 @@ export function search(index: readonly Entry[], wanted: Wanted): Recipe[] {
       (e) =>
         words.every((w) => e.text.includes(w)) &&
         (!wanted.equipment || e.equipment.has(wanted.equipment)) &&
-        (wanted.within === undefined || e.whole <= wanted.within),
+        (wanted.within === undefined || e.whole <= wanted.within) &&
+        (!wanted.main || e.main === wanted.main) &&
+        (!wanted.without || !e.allergens.includes(wanted.without)),
     )
     .sort((a, b) => named(a) - named(b) || (a.name < b.name ? -1 : a.name > b.name ? 1 : 0))
     .map((e) => e.recipe)

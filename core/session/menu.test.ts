@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { demoRecipes, demoSession } from '../../demo'
-import { daysAfter, eveningsFrom, fillEvenings, mainOf, menuOf, withEaten } from './menu'
+import { mainOf } from '../recipe'
+import { daysAfter, eveningsFrom, fillEvenings, menuOf, withEaten } from './menu'
 import { sessionSchema, type Session } from './schema'
 
 const week: Session = {

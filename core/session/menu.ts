@@ -1,4 +1,4 @@
-import { isMeat, type Recipe } from '../recipe'
+import { mainOf, type Recipe } from '../recipe'
 import type { Evening, Session, SessionDish } from './schema'
 
 export type KeptIn = 'tonight' | 'fridge' | 'freezer' | 'shelf'
@@ -159,17 +159,4 @@ function keepingOf(dish: SessionDish, recipe: Recipe): Pick<MenuDish, 'kept' | '
     days: stated ?? KEEPS[kept],
     source: stated === undefined ? GUIDANCE[kept] : 'the recipe says so',
   }
-}
-
-/** What a dish is mostly of: its meat or fish, else what weighs most; undefined where nothing is weighed. */
-export function mainOf(recipe: Recipe): string | undefined {
-  const weight = (i: Recipe['ingredients'][number]) =>
-    i.unit === 'kg' ? 1000 * i.amount : i.unit === 'g' ? i.amount : 0
-  const weighed = recipe.ingredients.filter((i) => weight(i) > 0)
-  const meat = weighed.filter((i) => isMeat(i.item))
-  const pool = meat.length ? meat : weighed
-  return pool.reduce<(typeof pool)[number] | undefined>(
-    (most, i) => (most && weight(most) >= weight(i) ? most : i),
-    undefined,
-  )?.item
 }

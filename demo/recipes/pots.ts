@@ -116,6 +116,7 @@ export const braisedPork: RecipeInput = {
       ],
     },
   ],
+  leaves: [{ item: 'stock', amount: 300, unit: 'ml', days: 3 }],
   store: { place: 'freezer', litres: 2.2, days: 90 },
 }
 

@@ -122,6 +122,29 @@ test('a recipe deleted by mistake comes back, into the session too', async ({ pa
   await expect(page.getByTestId('dish-soda-bread')).toBeVisible()
 })
 
+test('what is noted and left over is kept, offered, and refused where it says nothing', async ({
+  page,
+}) => {
+  await page.goto('/recipes?open=turkey-patties')
+  const left = page.getByLabel('Left over of one batch')
+  await left.fill('bones')
+  await left.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('no amount that is known')
+  await left.fill('200 g breadcrumbs, keeps 4 days')
+  await left.press('Enter')
+  await expect(page.getByText('200 g breadcrumbs, keeps 4 days')).toBeVisible()
+  await page.getByLabel('What to do otherwise next time').fill('Smaller patties')
+  await page.getByLabel('What to do otherwise next time').press('Enter')
+  await page.getByLabel('Mostly of').selectOption('minced turkey')
+  await expect(page.getByText('1 of 12')).toBeVisible()
+  await page.getByRole('link', { name: 'Choose' }).click()
+  await expect(page.getByTestId('left-over')).toContainText('400 g breadcrumbs from Turkey patties')
+  await expect(page.getByTestId('left-over')).toContainText(
+    'Butter bean and fennel bake wants 120 g',
+  )
+  await expect(page.getByTestId('menu-turkey-patties')).toContainText('Last time: Smaller patties')
+})
+
 test('a recipe saved as a file comes back from it', async ({ page }) => {
   await page.goto('/recipes?open=oat-bars')
   for (const kind of ['JSON-LD', 'Markdown', 'JSON']) {

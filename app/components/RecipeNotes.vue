@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { format, parseISO } from 'date-fns'
+import { ref } from 'vue'
+import { amountText } from '~~/core/quantity'
+import { readLeaving, type Recipe } from '~~/core/recipe'
+import type { Change } from '~/composables/useFields'
+
+const props = defineProps<{ recipe: Recipe; change: Change<Recipe> }>()
+const left = ref('')
+const note = ref('')
+const wrong = ref<{ left?: string; note?: string }>({})
+
+async function addLeft() {
+  const reading = readLeaving(left.value)
+  const [issue] = reading.ok
+    ? await props.change((r) => ({ ...r, leaves: [...(r.leaves ?? []), reading.value] }))
+    : reading.issues
+  wrong.value = issue ? { left: `${issue.message}. Allowed: ${issue.allowed}.` } : {}
+  if (!issue) left.value = ''
+}
+const dropLeft = (at: number) =>
+  props.change((r) => ({ ...r, leaves: (r.leaves ?? []).filter((_, i) => i !== at) }))
+
+async function addNote() {
+  const text = note.value.trim()
+  if (!text) return
+  const day = format(new Date(), 'yyyy-MM-dd')
+  const [issue] = await props.change((r) => ({ ...r, notes: [{ day, text }, ...(r.notes ?? [])] }))
+  wrong.value = issue ? { note: `${issue.message}. Allowed: ${issue.allowed}.` } : {}
+  if (!issue) note.value = ''
+}
+const dropNote = (at: number) =>
+  props.change((r) => ({ ...r, notes: (r.notes ?? []).filter((_, i) => i !== at) }))
+</script>
+
+<template>
+  <section aria-label="Left over and noted">
+    <h2>Leaves over</h2>
+    <ul class="bare">
+      <li v-for="(l, i) in recipe.leaves ?? []" :key="l.item + i">
+        <span>{{ amountText(l.amount, l.unit) }} {{ l.item }}, keeps {{ l.days }} days</span>
+        <button type="button" :aria-label="`No ${l.item} left over`" @click="dropLeft(i)">×</button>
+      </li>
+    </ul>
+    <form @submit.prevent="addLeft">
+      <input
+        v-model="left"
+        class="inset"
+        aria-label="Left over of one batch"
+        placeholder="500 g bones, keeps 2 days"
+      />
+      <v-btn type="submit" size="small" variant="text">Add</v-btn>
+    </form>
+    <p v-if="wrong.left" class="wrong" role="alert">{{ wrong.left }}</p>
+    <h2>Last time</h2>
+    <ul class="bare">
+      <li v-for="(n, i) in recipe.notes ?? []" :key="n.day + i">
+        <span
+          ><small class="quiet">{{ format(parseISO(n.day), 'd MMM yyyy') }}</small>
+          {{ n.text }}</span
+        >
+        <button type="button" :aria-label="`Without the note ${n.text}`" @click="dropNote(i)">
+          ×
+        </button>
+      </li>
+    </ul>
+    <form @submit.prevent="addNote">
+      <input
+        v-model="note"
+        class="inset"
+        aria-label="What to do otherwise next time"
+        placeholder="Less salt; took 20 min more"
+      />
+      <v-btn type="submit" size="small" variant="text">Note</v-btn>
+    </form>
+    <p v-if="wrong.note" class="wrong" role="alert">{{ wrong.note }}</p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 16px 0 4px;
+  font-size: 1.15rem;
+}
+li {
+  display: flex;
+  gap: 6px;
+  align-items: baseline;
+  justify-content: space-between;
+  padding: 4px 2px;
+  border-bottom: 1px solid var(--hair);
+}
+li button {
+  min-width: 28px;
+  min-height: 28px;
+}
+li small {
+  display: block;
+}
+form {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  margin-top: 6px;
+}
+form .inset {
+  flex: 1;
+  min-width: 0;
+  font-size: 0.92rem;
+}
+</style>
