@@ -1,16 +1,15 @@
-import { proxy } from 'comlink'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
 import type { Problem } from '~~/core/problem'
 import { database } from '~/database/database'
 import type { PlanningProgress, PlanningResult } from '~/workers/planner.worker'
-import { startPlanner } from '~/workers/startPlanner'
+import { planTogether } from '~/workers/planTogether'
 
 /** How long a plan is worked on by itself, in seconds. */
 const SECONDS = 20
 
-let current: ReturnType<typeof startPlanner> | undefined
+let current: ReturnType<typeof planTogether> | undefined
 let turn = 0
 
 const keep = (session: string, mark: string, result: PlanningResult): KeptPlan => ({
@@ -32,28 +31,32 @@ export const usePlanning = defineStore('planning', () => {
 
   async function plan(session: string, problem: Problem, mark: string, seed = 1): Promise<void> {
     const mine = ++turn
-    // An earlier run is of no use any more; a fresh worker is quicker than waiting for it.
+    // An earlier run is of no use any more; fresh workers are quicker than waiting for it.
     current?.end()
-    current = startPlanner()
     running.value = true
     progress.value = undefined
     preview.value = undefined
     failure.value = undefined
+    current = planTogether(
+      JSON.parse(JSON.stringify(problem)) as Problem,
+      { seconds: seconds.value, seed },
+      (result) => keep(session, mark, result),
+      (p) => {
+        if (mine !== turn) return
+        progress.value = p
+        if (p.better)
+          preview.value = {
+            ...keep(session, mark, p.better),
+            oneByOne: p.better.oneByOne ?? preview.value?.oneByOne ?? null,
+          }
+      },
+    )
     try {
-      const result = await current.planner.plan(
-        JSON.parse(JSON.stringify(problem)) as Problem,
-        { seconds: seconds.value, seed },
-        proxy((p: PlanningProgress) => {
-          if (mine !== turn) return
-          progress.value = p
-          if (p.better) preview.value = keep(session, mark, p.better)
-        }),
-      )
+      const now = await current.result
       if (mine !== turn) return
-      if (result.plan.status === 'unknown')
+      if (now.plan.status === 'unknown')
         failure.value =
           'No plan turned up in the time there was. Plan again, or make the session smaller.'
-      const now = keep(session, mark, result)
       await database.transaction('rw', database.plans, async () => {
         await database.plans.put(betterPlan(await database.plans.get(session), now))
       })
@@ -65,7 +68,7 @@ export const usePlanning = defineStore('planning', () => {
   }
 
   function stop(): void {
-    void current?.planner.stop()
+    current?.stop()
   }
 
   return { running, progress, preview, failure, seconds, plan, stop }

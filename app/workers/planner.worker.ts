@@ -22,17 +22,23 @@ export interface PlanningResult {
 
 const SLICE_MS = 60
 let stopped = false
+/** Plans that were found elsewhere for the same problem, to be taken over between slices. */
+let heard: Plan[] = []
 
 const breathe = () => new Promise((resolve) => setTimeout(resolve))
 
 const planner = {
-  /** Plans for so many seconds or until stopped; the plan that comes back has been checked. */
+  /**
+   * Plans for so many seconds or until stopped; the plan that comes back has been checked, and
+   * `compared` with one dish after another.
+   */
   async plan(
     problem: Problem,
-    options: { seconds: number; seed: number },
+    options: { seconds: number; seed: number; compared?: boolean },
     onProgress: (progress: PlanningProgress) => void,
   ): Promise<PlanningResult> {
     stopped = false
+    heard = []
     const began = performance.now()
     const run = startSolving(problem, {
       ...options,
@@ -51,11 +57,12 @@ const planner = {
       return { plan, boundBy: run.boundWords(), oneByOne: separately }
     }
     while (going && !stopped) {
+      for (const plan of heard.splice(0)) run.receive(plan)
       going = run.advance(SLICE_MS)
       const plan = run.plan()
       const planned = plan.status === 'feasible' || plan.status === 'optimal'
       // Once there is a plan to compare it with, and before the search has its head.
-      if (planned && separately === undefined) separately = oneByOne(problem)
+      if (options.compared && planned && separately === undefined) separately = oneByOne(problem)
       onProgress({
         best: planned ? plan.makespan : undefined,
         bound: plan.bound,
@@ -80,6 +87,10 @@ const planner = {
       await breathe()
       return !stopped
     })
+  },
+  /** Hears of a plan found elsewhere: what is better than the best here is taken over. */
+  receive(plan: Plan) {
+    heard.push(plan)
   },
   stop() {
     stopped = true

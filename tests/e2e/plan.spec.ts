@@ -80,6 +80,22 @@ test('a running plan can be stopped, and keeps the best so far', async ({ page }
   await expect(page.getByTestId('finished')).toBeVisible()
 })
 
+test('on a machine with cores to spare several searches plan together, and stop together', async ({
+  page,
+}) => {
+  await page.addInitScript(() =>
+    Object.defineProperty(navigator, 'hardwareConcurrency', { get: () => 6 }),
+  )
+  await page.goto('/plan')
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  expect(page.workers()).toHaveLength(3)
+  await stopPlanning(page)
+  await expect.poll(() => page.workers().length).toBe(0)
+  const finished = await page.getByTestId('finished').textContent()
+  await page.reload()
+  await expect(page.getByTestId('finished')).toHaveText(finished!)
+})
+
 test('a wrong number of seconds is explained, and looking again never loses a plan', async ({
   page,
 }) => {

@@ -1,0 +1,77 @@
+import { proxy } from 'comlink'
+import { betterPlan, type KeptPlan } from '~~/core/household'
+import type { Problem } from '~~/core/problem'
+import type { PlanningProgress, PlanningResult } from './planner.worker'
+import { startPlanner } from './startPlanner'
+
+/** Searches beside the first one, at most: each wants a core and the memory of a search. */
+const MOST_HELPERS = 3
+/** Far apart, so that no two searches begin alike. */
+const SEED_STEP = 7919
+
+/** Half of the cores search: the page, and whatever else runs here, want some too. */
+const helpersHere = () =>
+  Math.min(MOST_HELPERS, Math.max(0, Math.floor((navigator.hardwareConcurrency || 1) / 2) - 1))
+
+/**
+ * Plans in one worker or several that tell each other every better plan at once; the first proof
+ * ends them all. `kept` makes of a result what is kept of it, so that the best of all and the best
+ * bound of all come back as one.
+ */
+export function planTogether(
+  problem: Problem,
+  options: { seconds: number; seed: number },
+  kept: (result: PlanningResult) => KeptPlan,
+  onProgress: (progress: PlanningProgress) => void,
+): { result: Promise<KeptPlan>; stop: () => void; end: () => void } {
+  const team = Array.from({ length: 1 + helpersHere() }, startPlanner)
+  let shortest = Infinity
+  let bound = 0
+  let tried = 0
+  const each = new Map<number, number>()
+
+  const hear = (who: number, p: PlanningProgress) => {
+    each.set(who, p.iterations)
+    tried = [...each.values()].reduce((a, b) => a + b, 0)
+    bound = Math.max(bound, p.bound)
+    let better: PlanningResult | undefined
+    if (p.better && p.better.plan.makespan < shortest) {
+      better = p.better
+      shortest = better.plan.makespan
+      const { plan } = better
+      team.forEach((t, i) => {
+        if (i !== who) void t.planner.receive(plan)
+      })
+    }
+    if (who === 0 || better)
+      onProgress({
+        ...p,
+        best: shortest < Infinity ? shortest : undefined,
+        bound: Math.min(bound, shortest),
+        iterations: tried,
+        better,
+      })
+  }
+  const stop = () => team.forEach((t) => void t.planner.stop())
+  const end = () => team.forEach((t) => t.end())
+
+  const result = Promise.all(
+    team.map(async ({ planner }, who) => {
+      const found = await planner.plan(
+        problem,
+        { ...options, seed: options.seed + SEED_STEP * who, compared: who === 0 },
+        proxy((p: PlanningProgress) => hear(who, p)),
+      )
+      if (found.plan.status === 'optimal' || found.plan.status === 'infeasible') stop()
+      return kept(found)
+    }),
+  )
+    .then((all) => {
+      const proof = all.find((k) => k.plan.status === 'infeasible')
+      // The first has been measured against one dish after another: that is kept.
+      const { oneByOne } = all[0]!
+      return proof ?? { ...all.reduce((best, next) => betterPlan(best, next)), oneByOne }
+    })
+    .finally(end)
+  return { result, stop, end }
+}
