@@ -1,5 +1,5 @@
-import { breachText, checkPlan } from '../core/plan'
-import type { Problem } from '../core/problem'
+import { breachText, checkPlan, progressAt, type Plan } from '../core/plan'
+import { readProblem, type Problem } from '../core/problem'
 import { startSolving } from '../core/solver'
 import { jobShop, jobShopNames } from './jobShops'
 import { homeSession } from './sessions'
@@ -15,6 +15,8 @@ export interface Row {
   bound: number
   /** Seconds until the optimum was proven. */
   provenS: number | null
+  /** Milliseconds to the first valid plan with the first half of this one done or under way. */
+  replanMs: number | null
 }
 
 const MARKS = [1, 5, 10, 30]
@@ -68,6 +70,7 @@ export function measure(name: string, problem: Problem, seconds: number): Row {
     }
   return {
     name,
+    replanMs: plan.activities.length ? replan(name, problem, plan) : null,
     activities: problem.activities.length,
     firstMs: Math.round(firstMs),
     at,
@@ -75,4 +78,19 @@ export function measure(name: string, problem: Problem, seconds: number): Row {
     bound: plan.bound,
     provenS: provenS === null ? null : Math.round(provenS * 10) / 10,
   }
+}
+
+/** Milliseconds to a valid plan of what is left when half of the time has gone by as planned. */
+function replan(name: string, problem: Problem, plan: Plan): number {
+  const progress = progressAt(problem, plan, Math.ceil(plan.makespan / 2))
+  const reading = readProblem({ ...problem, progress })
+  if (!reading.ok) throw new Error(`${name}: ${JSON.stringify(reading.issues)}`)
+  const began = performance.now()
+  const run = startSolving(reading.value, { seconds: 10, seed: 1 })
+  while (!run.plan().activities.length && run.advance(1));
+  const ms = performance.now() - began
+  const breaches = checkPlan(reading.value, run.plan())
+  if (breaches.length || !run.plan().activities.length)
+    throw new Error(`${name}, half done: ${breaches.map(breachText).join('; ') || 'no plan'}`)
+  return Math.round(ms)
 }

@@ -20,6 +20,7 @@ const columns = [
   'bound',
   'gap %',
   'proven s',
+  're-plan ms',
   'before',
 ]
 console.log(`| ${columns.join(' | ')} |`)
@@ -39,6 +40,7 @@ for (const [name, problem] of problems().filter(([n]) => pattern.test(n))) {
     row.bound,
     gap,
     row.provenS ?? '–',
+    row.replanMs ?? '–',
     before ? `${before.makespan}, bound ${before.bound}` : '–',
   ]
   console.log(`| ${cells.join(' | ')} |`)

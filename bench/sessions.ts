@@ -31,7 +31,7 @@ export function homeSession(dishes: number, seed: number): Problem {
       batches: 0.5 * (1 + below(random, dishes > 20 ? 2 : 4)),
     })),
   }
-  const reading = compileSession({
+  const input = {
     session,
     kitchen: {
       ...demoKitchen,
@@ -42,7 +42,11 @@ export function homeSession(dishes: number, seed: number): Problem {
       }),
     },
     recipes: [...made, ...bases],
-  })
+  }
+  const first = compileSession(input)
+  // Every dish cuts its own, as it did before shared prep was found: the problems stay the same.
+  const apart = first.ok ? first.value.shared.map((s) => s.id) : []
+  const reading = compileSession({ ...input, session: { ...session, apart } })
   if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
   return reading.value.problem
 }

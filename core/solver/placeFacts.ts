@@ -40,6 +40,8 @@ export function placeFacts(schedule: Schedule, placement: Placement): boolean {
       need.contents,
     )
   }
+  for (const { index } of running)
+    if (!windows.atLeast(2 * index + 1, schedule.minEnd[index]!)) return false
   const left = running.map((activity, k) => ({ activity, use: uses[k]! }))
   while (left.length) {
     // What something else under way waits for goes before it.

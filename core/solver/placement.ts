@@ -180,9 +180,16 @@ export class Placement {
         p.cook === undefined ? -1 : schedule.model.problem.cooks.findIndex((c) => c.id === p.cook)
       run[j] = { from: p.from, to: p.to ?? use.to, cook }
     })
-    if (this.takePhases(activity, mode, fact.start, k + 1) !== DONE) return false
     const last = mode.phases.length - 1
     const floor = schedule.windows.lo[2 * i + 1]!
+    // What is under way goes on for as long as the phases behind it cannot fill.
+    const rest = mode.phases.slice(k + 1).reduce((sum, p) => Math.min(NEVER, sum + p.max), 0)
+    if (k < last && run[k]!.to < floor - rest) {
+      const most = run[k]!.from + mode.phases[k]!.max
+      if (floor - rest > most || !this.runOn(activity, mode.phases[k]!, run[k]!, floor - rest))
+        return false
+    }
+    if (this.takePhases(activity, mode, fact.start, k + 1) !== DONE) return false
     if (run[last]!.to < floor) {
       // Something that it may not end before is not over yet.
       const most = run[last]!.from + mode.phases[last]!.max

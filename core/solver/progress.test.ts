@@ -176,6 +176,26 @@ describe('planning on from what has happened', () => {
     expect(plan.reasons.join(' ')).toContain('at most 20 s')
   })
 
+  it('lets what is under way go on until somebody can do what must follow at once', () => {
+    const problem = problemOf({
+      activities: [
+        activity('cool', [{ seconds: [100, 1000] }]),
+        activity('pack', [{ seconds: [60, 60], hands: {} }]),
+        activity('cut', [{ seconds: [200, 200], hands: {} }]),
+      ],
+      relations: [{ from: 'cool', to: 'pack', kind: 'FS', max: 0 }],
+      progress: facts(150, {
+        activities: [ran('cool', 0, null), ran('cut', 0, null, 'ana')],
+      }),
+    })
+    const plan = replanned(problem, 1)
+    expect(plan.activities.map((a) => [a.id, a.start, a.end]).sort()).toEqual([
+      ['cool', 0, 200],
+      ['cut', 0, 200],
+      ['pack', 200, 260],
+    ])
+  })
+
   it('goes on from any moment of any plan, and never thinks it longer than it was', () => {
     fc.assert(
       fc.property(

@@ -59,6 +59,8 @@ export class Schedule {
   private readonly waiting: Int32Array
   private readonly blocked: Uint8Array
   private readonly urgent: Uint8Array
+  /** What is under way goes on at least until then, so that what must follow at once can. */
+  readonly minEnd: Int32Array
   /** Not before this; moved on wherever something could not follow in time. */
   readonly minStart: Int32Array
   private readonly placed: Uint8Array
@@ -100,6 +102,7 @@ export class Schedule {
     this.blocked = new Uint8Array(n)
     this.urgent = new Uint8Array(n)
     this.minStart = new Int32Array(n)
+    this.minEnd = new Int32Array(n)
     this.placed = new Uint8Array(n)
     this.before = ancestors(this.follows)
     this.placement = new Placement(this)
@@ -111,6 +114,7 @@ export class Schedule {
 
   /** Builds the schedule that the genes describe; false where it does not come out. */
   decode(genes: Genes): boolean {
+    this.minEnd.fill(0)
     if (!this.begin(genes)) return false
     let rollbacks = 2 * this.model.activities.length + 40
     for (;;) {
@@ -124,13 +128,22 @@ export class Schedule {
         continue
       }
       const culprit = this.placement.culprit
-      if (
-        culprit < 0 ||
-        this.model.activities[culprit]!.fact ||
-        !this.placed[culprit] ||
-        rollbacks-- === 0
-      )
-        return false
+      if (rollbacks-- === 0) return false
+      const fact = culprit < 0 ? undefined : this.model.activities[culprit]!.fact
+      if (fact?.end === null) {
+        // It has begun and cannot be moved, but it may go on a little longer.
+        this.minEnd[culprit] = this.end[culprit]! + Math.max(1, this.placement.lateBy)
+        if (!this.begin(genes)) return false
+        continue
+      }
+      if (culprit < 0 || fact || !this.placed[culprit]) {
+        // What set the limit lies behind: then this goes before all that was placed so far.
+        if (!this.model.facts || !this.stack.length) return false
+        this.urgent[next] = 1
+        this.focus = next
+        this.takeBack(this.stack[0]!.activity)
+        continue
+      }
       const later = this.start[culprit]! + Math.max(1, this.placement.lateBy)
       this.urgent[next] = 1
       // Placed at once after what it follows, before anything else takes the time it needs.

@@ -115,6 +115,15 @@ export class Windows {
     return this.propagate()
   }
 
+  /** An earliest instant beyond what the lags say; false where that cannot be met. */
+  atLeast(node: number, earliest: number): boolean {
+    if (earliest <= this.lo[node]!) return true
+    this.save(node)
+    this.lo[node] = earliest
+    this.touch(node)
+    return this.propagate()
+  }
+
   private save(node: number): void {
     this.trail.push(node, this.lo[node]!, this.hi[node]!, this.why[node]!)
   }
