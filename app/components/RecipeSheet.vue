@@ -5,6 +5,7 @@ import {
   jsonLdOf,
   markdownOf,
   timesOf,
+  withInstead,
   withNewStep,
   withoutStep,
   withStep,
@@ -53,10 +54,10 @@ async function kept(edit: (recipe: Recipe) => Recipe): Promise<boolean> {
   if (issue) notices.show({ text: `${issue.message}. Allowed: ${issue.allowed}.`, bad: true })
   return issue === undefined
 }
-async function insert(after: string) {
+async function insert(make: (recipe: Recipe) => { recipe: Recipe; id: string }) {
   let id = ''
   const done = await kept((r) => {
-    const made = withNewStep(r, after)
+    const made = make(r)
     id = made.id
     return made.recipe
   })
@@ -173,7 +174,9 @@ const FILES = {
             :recipe="recipe"
             :step="step"
             :change="changeStep(step.id)"
-            @insert="insert(step.id)"
+            :change-recipe="change"
+            @insert="insert((r) => withNewStep(r, step.id))"
+            @instead="insert((r) => withInstead(r, step.id))"
             @remove="takeOut(step.id)"
           />
         </StepStrip>

@@ -4,8 +4,13 @@ import { WORK_KINDS, type Recipe, type Step } from '~~/core/recipe'
 import { useFields, type Change } from '~/composables/useFields'
 import { WORK_WORDS } from '~/composables/useWords'
 
-const props = defineProps<{ recipe: Recipe; step: Step; change: Change<Step> }>()
-const emit = defineEmits<{ remove: []; insert: [] }>()
+const props = defineProps<{
+  recipe: Recipe
+  step: Step
+  change: Change<Step>
+  changeRecipe: Change<Recipe>
+}>()
+const emit = defineEmits<{ remove: []; insert: []; instead: [] }>()
 const { errors, apply } = useFields<Step>((edit) => props.change(edit))
 
 const chosen = ref(0)
@@ -112,9 +117,11 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
     <p v-if="errors.ways" class="wrong" role="alert">{{ errors.ways }}</p>
     <WayFields :key="way.id" :recipe="recipe" :step="step" :way="way" :change="change" />
     <StepWaits :recipe="recipe" :step="step" :change="change" />
+    <StepWhen :recipe="recipe" :step="step" :change="changeRecipe" />
     <div class="buttons">
       <v-btn size="small" variant="text" @click="emit('insert')">Add a step after this</v-btn>
       <v-btn size="small" variant="text" @click="addWay">Another way to do it</v-btn>
+      <v-btn size="small" variant="text" @click="emit('instead')">Other steps instead</v-btn>
       <v-btn v-if="step.ways.length > 1" size="small" variant="text" @click="removeWay"
         >Without this way</v-btn
       >

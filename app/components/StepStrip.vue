@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { equipmentFor, lawOf, stripOf, type Recipe } from '~~/core/recipe'
+import { equipmentFor, lawOf, stripOf, whenOf, type Recipe } from '~~/core/recipe'
 import { kindWord, minutesText, WORK_WORDS } from '~/composables/useWords'
 
 const props = defineProps<{ recipe: Recipe; open: string | undefined }>()
@@ -97,6 +97,9 @@ const wait = (step: Recipe['steps'][number]) => {
               >{{ s.ways[0]!.heat.celsius[0] }}–{{ s.ways[0]!.heat.celsius[1] }} °C</span
             >
             <span class="quiet">{{ wait(s) }}</span>
+            <span v-if="whenOf(recipe, s.id)" class="when"
+              >if {{ whenOf(recipe, s.id)!.option.label }}</span
+            >
             <span class="quiet gear">{{ equipmentFor(recipe, s).map(kindWord).join(', ') }}</span>
             <span v-if="s.doubts.length" class="doubt">to confirm</span>
           </span>
@@ -128,7 +131,10 @@ svg path {
   stroke-width: 2;
   stroke-dasharray: 2 4;
 }
-svg path.tight {
+svg path.when {
+  font-style: italic;
+}
+.tight {
   stroke: rgb(var(--v-theme-primary));
   stroke-width: 3;
   stroke-dasharray: none;

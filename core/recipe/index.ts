@@ -34,6 +34,7 @@ export { mainOf } from './mainOf'
 export { idFor, markFor } from './naming'
 export { plannable } from './plannable'
 export { readRecipe } from './read'
+export { named, onlyWhen, whenOf, withInstead } from './routes'
 export {
   recipeSchema,
   type Equipment,

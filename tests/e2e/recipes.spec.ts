@@ -145,6 +145,26 @@ test('what is noted and left over is kept, offered, and refused where it says no
   await expect(page.getByTestId('menu-turkey-patties')).toContainText('Last time: Smaller patties')
 })
 
+test('a step gets another way with steps of its own, and is named in the strip', async ({
+  page,
+}) => {
+  await page.goto('/recipes?open=squash-soup')
+  await page.getByTestId('step-simmer').click()
+  await page.getByRole('button', { name: 'Other steps instead' }).click()
+  const editor = page.getByRole('group', { name: 'Edit: Something else instead' })
+  await expect(editor).toBeVisible()
+  await editor.getByLabel('That way is called').fill('in the pressure cooker')
+  await editor.getByLabel('That way is called').blur()
+  await expect(page.getByTestId('step-instead')).toContainText('if in the pressure cooker')
+  await expect(page.getByTestId('step-simmer')).toContainText('if as written')
+  await page.reload()
+  await expect(page.getByTestId('step-instead')).toContainText('if in the pressure cooker')
+  // The plan takes whichever is shorter, and is a plan.
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText('This cannot be planned yet')).toBeHidden()
+})
+
 test('a recipe saved as a file comes back from it', async ({ page }) => {
   await page.goto('/recipes?open=oat-bars')
   for (const kind of ['JSON-LD', 'Markdown', 'JSON']) {
