@@ -27,7 +27,6 @@ const set = (id: string, patch: Partial<SessionDish>) =>
   }))
 const setPlace = (id: string, place: string) =>
   set(id, { to: place === '' ? undefined : (place as SessionDish['to']) })
-const batches = (typed: string) => Number(typed)
 const add = (id: string) => {
   if (id) emit('change', (s) => ({ ...s, dishes: [...s.dishes, { recipe: id, batches: 1 }] }))
 }
@@ -83,9 +82,7 @@ const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
             class="inset"
             :value="d.batches"
             :aria-label="`${recipe(d.recipe)?.name}: batches`"
-            @change="
-              set(d.recipe, { batches: batches(($event.target as HTMLSelectElement).value) })
-            "
+            @change="set(d.recipe, { batches: Number(($event.target as HTMLSelectElement).value) })"
           >
             <option v-for="b in STEPS" :key="b" :value="b">×{{ b }}</option>
           </select>

@@ -2,7 +2,6 @@
 import { mdiDrag } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { STATION_KINDS, type KitchenStation, type Zone } from '~~/core/kitchen'
-import { mostLitres } from '~~/core/recipe'
 import { useDragOrder } from '~/composables/useDragOrder'
 import { kindWord } from '~/composables/useWords'
 
@@ -23,59 +22,6 @@ const kinds = computed(() =>
     .filter(([, s]) => s.zone === props.zone)
     .map(([kind]) => kind),
 )
-/** What a size means for a kind, if it has one. */
-const SIZE: Record<string, string> = {
-  pot: 'litres',
-  'slow-cooker': 'litres',
-  'pressure-cooker': 'litres',
-  'rice-cooker': 'litres',
-  'air-fryer': 'litres',
-  'frying-pan': 'cm across',
-}
-/** What several of a kind are counted in. */
-const COUNT: Record<string, string> = {
-  oven: 'shelves',
-  tray: 'trays',
-  'oven-dish': 'dishes',
-  bowl: 'bowls',
-  bench: 'places',
-  fridge: 'litres free',
-  freezer: 'litres free',
-}
-
-/** How much may go in, for what boils over or must not be full. */
-const fill = (s: KitchenStation) =>
-  s.size !== undefined && ['pot', 'slow-cooker', 'pressure-cooker'].includes(s.kind)
-    ? mostLitres(s.kind as 'pot' | 'slow-cooker' | 'pressure-cooker', s.size)
-    : undefined
-
-function figure(s: KitchenStation, field: 'size' | 'capacity', typed: string) {
-  const value = Number(typed.replace(',', '.'))
-  if (!(value > 0)) {
-    const unit = (field === 'size' ? SIZE : COUNT)[s.kind]
-    emit('wrong', `${s.name}: "${typed}" is no number of ${unit} above 0. Nothing was changed.`)
-    return
-  }
-  emit('edit', s.id, { [field]: value })
-}
-function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
-  const value = Number(typed)
-  const { oven } = s
-  const sound =
-    oven &&
-    value >= 0 &&
-    value <= 400 &&
-    typed.trim() !== '' &&
-    (k === 'min' ? value <= oven.max : value >= oven.min)
-  if (!sound) {
-    emit(
-      'wrong',
-      `${s.name}: ${k === 'min' ? 'the lowest' : 'the highest'} heat "${typed}" does not fit. Allowed: 0 to 400 °C, the lowest below the highest.`,
-    )
-    return
-  }
-  emit('edit', s.id, { oven: { ...oven, [k]: value } })
-}
 </script>
 
 <template>
@@ -97,68 +43,12 @@ function heat(s: KitchenStation, k: 'min' | 'max', typed: string) {
           :aria-label="`Name of ${s.name}`"
           @commit="emit('edit', s.id, { name: $event })"
         />
-        <span class="facts">
-          <label v-if="SIZE[s.kind]"
-            ><TypedField
-              class="inset"
-              inputmode="decimal"
-              :value="s.size"
-              :aria-label="`${s.name}: ${SIZE[s.kind]}`"
-              @commit="figure(s, 'size', $event)"
-            />
-            {{ SIZE[s.kind] }}</label
-          >
-          <span v-if="fill(s)" class="quiet" :title="fill(s)!.source"
-            >holds {{ fill(s)!.most }}</span
-          >
-          <label v-if="COUNT[s.kind]"
-            ><TypedField
-              class="inset"
-              inputmode="decimal"
-              :value="s.capacity"
-              :aria-label="`${s.name}: ${COUNT[s.kind]}`"
-              @commit="figure(s, 'capacity', $event)"
-            />
-            {{ COUNT[s.kind] }}</label
-          >
-          <template v-if="s.oven">
-            <label
-              ><TypedField
-                class="inset"
-                inputmode="numeric"
-                :value="s.oven.min"
-                :aria-label="`${s.name}: lowest heat in °C`"
-                @commit="heat(s, 'min', $event)"
-              />
-              to</label
-            >
-            <label
-              ><TypedField
-                class="inset"
-                inputmode="numeric"
-                :value="s.oven.max"
-                :aria-label="`${s.name}: highest heat in °C`"
-                @commit="heat(s, 'max', $event)"
-              />
-              °C</label
-            >
-          </template>
-          <label v-if="s.kind === 'burner'"
-            ><input
-              type="checkbox"
-              :checked="s.tags.includes('large')"
-              @change="
-                emit('edit', s.id, {
-                  tags: [
-                    ...s.tags.filter((t) => t !== 'large'),
-                    ...(($event.target as HTMLInputElement).checked ? ['large'] : []),
-                  ],
-                })
-              "
-            />
-            strong</label
-          >
-        </span>
+        <StationFacts
+          class="facts"
+          :station="s"
+          @edit="emit('edit', s.id, $event)"
+          @wrong="emit('wrong', $event)"
+        />
         <span class="act">
           <button
             type="button"
@@ -227,21 +117,6 @@ li {
 .over {
   flex: 1 1 8em;
   min-width: 6em;
-}
-.facts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  font-size: 0.88rem;
-}
-.facts label {
-  display: flex;
-  gap: 4px;
-  align-items: center;
-}
-.facts .inset {
-  width: 3.6em;
-  padding: 3px 6px;
 }
 .act {
   display: flex;

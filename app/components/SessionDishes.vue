@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { mdiClose, mdiMinus, mdiPlus } from '@mdi/js'
+import { computed } from 'vue'
+import type { Recipe } from '~~/core/recipe'
+import { MOST_BATCHES, type CompiledSession, type Session, type SharedPrep } from '~~/core/session'
+import { useNotices } from '~/stores/notices'
+
+const props = defineProps<{
+  session: Session
+  recipes: Recipe[]
+  compiled: CompiledSession | undefined
+  followed: string | undefined
+}>()
+const emit = defineEmits<{
+  change: [edit: (session: Session) => Session]
+  follow: [dish: string]
+}>()
+const notices = useNotices()
+
+const recipe = (id: string) => props.recipes.find((r) => r.id === id)
+const place = (id: string) =>
+  props.compiled?.order.indexOf(id) ?? props.recipes.findIndex((r) => r.id === id)
+const bases = computed(() =>
+  (props.compiled?.dishes ?? []).filter(
+    (d) => !props.session.dishes.some((own) => own.recipe === d.id),
+  ),
+)
+const merged = (id: string) => props.compiled?.shared.find((s) => s.id === id && !s.apart)
+const apart = computed(() => (props.compiled?.shared ?? []).filter((s) => s.apart))
+const namesIn = (s: SharedPrep) => s.parts.map((p) => p.name).join(' and ')
+const keepApart = (id: string, on: boolean) =>
+  emit('change', (s) => ({
+    ...s,
+    apart: [...(s.apart ?? []).filter((a) => a !== id), ...(on ? [id] : [])],
+  }))
+const toAdd = computed(() =>
+  props.recipes.filter((r) => !props.session.dishes.some((d) => d.recipe === r.id)),
+)
+function setBatches(id: string, batches: number) {
+  if (batches < 0.5 || batches > MOST_BATCHES) return
+  emit('change', (s) => ({
+    ...s,
+    dishes: s.dishes.map((d) => (d.recipe === id ? { ...d, batches } : d)),
+  }))
+}
+
+function remove(id: string) {
+  const before = props.session.dishes
+  emit('change', (s) => ({ ...s, dishes: s.dishes.filter((d) => d.recipe !== id) }))
+  notices.show({
+    text: `${recipe(id)?.name ?? id} is out of the session.`,
+    undo: async () => emit('change', (s) => ({ ...s, dishes: before })),
+  })
+}
+
+function add(id: string | null) {
+  if (id) emit('change', (s) => ({ ...s, dishes: [...s.dishes, { recipe: id, batches: 1 }] }))
+}
+</script>
+
+<template>
+  <div>
+    <h2>Dishes</h2>
+    <ul class="bare dishes">
+      <li v-for="dish in session.dishes" :key="dish.recipe" :data-test="`dish-${dish.recipe}`">
+        <button
+          type="button"
+          class="name"
+          :aria-pressed="followed === dish.recipe"
+          :title="`Follow ${recipe(dish.recipe)?.name} through the plan`"
+          @click="emit('follow', dish.recipe)"
+        >
+          <DishMark :mark="recipe(dish.recipe)?.mark ?? '??'" :index="place(dish.recipe)" />
+          <span>{{ recipe(dish.recipe)?.name ?? dish.recipe }}</span>
+        </button>
+        <span class="batches">
+          <v-btn
+            :icon="mdiMinus"
+            size="x-small"
+            variant="text"
+            :disabled="dish.batches <= 0.5"
+            :aria-label="`Fewer batches of ${recipe(dish.recipe)?.name}`"
+            @click="setBatches(dish.recipe, dish.batches - 0.5)"
+          />
+          <output class="figure" :aria-label="`Batches of ${recipe(dish.recipe)?.name}`"
+            >×{{ dish.batches }}</output
+          >
+          <v-btn
+            :icon="mdiPlus"
+            size="x-small"
+            variant="text"
+            :disabled="dish.batches >= MOST_BATCHES"
+            :aria-label="`More batches of ${recipe(dish.recipe)?.name}`"
+            @click="setBatches(dish.recipe, dish.batches + 0.5)"
+          />
+          <v-btn
+            :icon="mdiClose"
+            size="x-small"
+            variant="text"
+            :aria-label="`Leave out ${recipe(dish.recipe)?.name}`"
+            @click="remove(dish.recipe)"
+          />
+        </span>
+      </li>
+      <li v-for="base in bases" :key="base.id" class="base" :data-test="`base-${base.id}`">
+        <button
+          type="button"
+          class="name"
+          :aria-pressed="followed === base.id"
+          @click="emit('follow', base.id)"
+        >
+          <DishMark :mark="base.mark" :index="place(base.id)" />
+          <span
+            >{{ base.name }}
+            <small class="quiet">{{
+              merged(base.id) ? `once for ${namesIn(merged(base.id)!)}` : 'shared, made once'
+            }}</small></span
+          >
+        </button>
+        <v-btn
+          v-if="merged(base.id)"
+          size="small"
+          variant="text"
+          :aria-label="`${base.name}: for each dish apart`"
+          @click="keepApart(base.id, true)"
+          >apart</v-btn
+        >
+        <output v-else class="figure">×{{ base.batches }}</output>
+      </li>
+      <li v-for="s in apart" :key="s.id" class="quiet apart">
+        <small>{{ s.name }}: apart for {{ namesIn(s) }}</small>
+        <v-btn
+          size="small"
+          variant="text"
+          :aria-label="`${s.name}: once for all`"
+          @click="keepApart(s.id, false)"
+          >once</v-btn
+        >
+      </li>
+    </ul>
+    <label v-if="toAdd.length" class="field">
+      Add a dish
+      <select
+        class="inset"
+        :value="''"
+        @change="
+          add(($event.target as HTMLSelectElement).value)
+          ;($event.target as HTMLSelectElement).value = ''
+        "
+      >
+        <option value="">choose …</option>
+        <option v-for="r in toAdd" :key="r.id" :value="r.id">{{ r.name }}</option>
+      </select>
+    </label>
+  </div>
+</template>
+
+<style scoped>
+h2 {
+  margin: 14px 0 4px;
+  font-size: 1.1rem;
+}
+.field {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  margin-top: 8px;
+  font-size: 0.9rem;
+}
+.dishes li {
+  display: flex;
+  justify-content: space-between;
+  gap: 4px;
+  align-items: center;
+  min-height: 40px;
+  border-bottom: 1px solid var(--hair);
+}
+.name {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 36px;
+  text-align: left;
+  line-height: 1.15;
+  font-size: 0.92rem;
+}
+.name[aria-pressed='true'] span:last-child {
+  text-decoration: underline 2px;
+}
+.name small {
+  display: block;
+}
+.batches {
+  display: flex;
+  align-items: center;
+}
+.batches output {
+  min-width: 2.4em;
+  text-align: center;
+}
+</style>

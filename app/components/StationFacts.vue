@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { KitchenStation } from '~~/core/kitchen'
+import { mostLitres } from '~~/core/recipe'
+
+const props = defineProps<{ station: KitchenStation }>()
+const emit = defineEmits<{ edit: [patch: Partial<KitchenStation>]; wrong: [text: string] }>()
+
+/** What a size means for a kind, if it has one. */
+const SIZE: Record<string, string> = {
+  pot: 'litres',
+  'slow-cooker': 'litres',
+  'pressure-cooker': 'litres',
+  'rice-cooker': 'litres',
+  'air-fryer': 'litres',
+  'frying-pan': 'cm across',
+}
+/** What several of a kind are counted in. */
+const COUNT: Record<string, string> = {
+  oven: 'shelves',
+  tray: 'trays',
+  'oven-dish': 'dishes',
+  bowl: 'bowls',
+  bench: 'places',
+  fridge: 'litres free',
+  freezer: 'litres free',
+}
+
+/** How much may go in, for what boils over or must not be full. */
+const fill = computed(() =>
+  props.station.size !== undefined &&
+  ['pot', 'slow-cooker', 'pressure-cooker'].includes(props.station.kind)
+    ? mostLitres(
+        props.station.kind as 'pot' | 'slow-cooker' | 'pressure-cooker',
+        props.station.size,
+      )
+    : undefined,
+)
+
+function figure(field: 'size' | 'capacity', typed: string) {
+  const value = Number(typed.replace(',', '.'))
+  if (!(value > 0)) {
+    const unit = (field === 'size' ? SIZE : COUNT)[props.station.kind]
+    emit(
+      'wrong',
+      `${props.station.name}: "${typed}" is no number of ${unit} above 0. Nothing was changed.`,
+    )
+    return
+  }
+  emit('edit', { [field]: value })
+}
+function heat(k: 'min' | 'max', typed: string) {
+  const value = Number(typed)
+  const { oven } = props.station
+  const sound =
+    oven &&
+    value >= 0 &&
+    value <= 400 &&
+    typed.trim() !== '' &&
+    (k === 'min' ? value <= oven.max : value >= oven.min)
+  if (!sound) {
+    emit(
+      'wrong',
+      `${props.station.name}: ${k === 'min' ? 'the lowest' : 'the highest'} heat "${typed}" does not fit. Allowed: 0 to 400 °C, the lowest below the highest.`,
+    )
+    return
+  }
+  emit('edit', { oven: { ...oven, [k]: value } })
+}
+</script>
+
+<template>
+  <span class="facts">
+    <label v-if="SIZE[station.kind]"
+      ><TypedField
+        class="inset"
+        inputmode="decimal"
+        :value="station.size"
+        :aria-label="`${station.name}: ${SIZE[station.kind]}`"
+        @commit="figure('size', $event)"
+      />
+      {{ SIZE[station.kind] }}</label
+    >
+    <span v-if="fill" class="quiet" :title="fill!.source">holds {{ fill!.most }}</span>
+    <label v-if="COUNT[station.kind]"
+      ><TypedField
+        class="inset"
+        inputmode="decimal"
+        :value="station.capacity"
+        :aria-label="`${station.name}: ${COUNT[station.kind]}`"
+        @commit="figure('capacity', $event)"
+      />
+      {{ COUNT[station.kind] }}</label
+    >
+    <template v-if="station.oven">
+      <label
+        ><TypedField
+          class="inset"
+          inputmode="numeric"
+          :value="station.oven.min"
+          :aria-label="`${station.name}: lowest heat in °C`"
+          @commit="heat('min', $event)"
+        />
+        to</label
+      >
+      <label
+        ><TypedField
+          class="inset"
+          inputmode="numeric"
+          :value="station.oven.max"
+          :aria-label="`${station.name}: highest heat in °C`"
+          @commit="heat('max', $event)"
+        />
+        °C</label
+      >
+    </template>
+    <label v-if="station.kind === 'burner'"
+      ><input
+        type="checkbox"
+        :checked="station.tags.includes('large')"
+        @change="
+          emit('edit', {
+            tags: [
+              ...station.tags.filter((t) => t !== 'large'),
+              ...(($event.target as HTMLInputElement).checked ? ['large'] : []),
+            ],
+          })
+        "
+      />
+      strong</label
+    >
+  </span>
+</template>
+
+<style scoped>
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  font-size: 0.88rem;
+}
+.facts label {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+}
+.facts .inset {
+  width: 3.6em;
+  padding: 3px 6px;
+}
+</style>
