@@ -68,7 +68,7 @@ const dropNote = (at: number) =>
       <input
         v-model="note"
         class="inset"
-        aria-label="What to do otherwise next time"
+        aria-label="A note for next time"
         placeholder="Less salt; took 20 min more"
       />
       <v-btn type="submit" size="small" variant="text">Note</v-btn>

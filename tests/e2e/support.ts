@@ -10,14 +10,15 @@ export async function openPlanned(page: Page): Promise<void> {
 /** Takes the best plan so far where planning is under way. */
 export async function stopPlanning(page: Page): Promise<void> {
   const stop = page.getByRole('button', { name: 'Stop, take the best' })
-  if (await stop.isVisible()) await stop.click()
-  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 20_000 })
+  await expect(async () => {
+    if (await stop.isVisible()) await stop.click({ timeout: 1000 })
+    await expect(page.getByTestId('planning')).toBeHidden({ timeout: 1000 })
+  }).toPass({ timeout: 25_000 })
 }
 
 /** A browser without a household. */
 export async function wiped(page: Page) {
-  await page.goto('/plan')
-  await stopPlanning(page)
+  await openPlanned(page)
   await page.getByRole('button', { name: 'Household' }).click()
   await page.getByText('Wipe this browser', { exact: true }).click()
   await expect(page.getByText('Nothing on the stove yet')).toBeVisible()
