@@ -28,7 +28,10 @@ export function usePlanShown({
   watch(
     problemMark,
     (mark) => {
-      if (mark !== undefined && kept.value?.problem !== mark) planNow()
+      // A plan of what the session was before is of no use to one that cannot be planned.
+      if (mark === undefined) {
+        if (session.value) planning.stop()
+      } else if (kept.value?.problem !== mark) planNow()
     },
     { immediate: true },
   )

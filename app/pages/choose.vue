@@ -54,7 +54,12 @@ function fill() {
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <div v-else>
     <PlanHeadline :session="session" :shown="shown" :compiled="compiled" :handwork="handwork">
-      <p v-if="planning.running" class="quiet working" role="status" data-test="planning">
+      <p
+        v-if="planning.running && compiled"
+        class="quiet working"
+        role="status"
+        data-test="planning"
+      >
         {{ shown ? 'Looking for a shorter plan …' : 'Working out how long it takes …' }}
         <v-btn size="small" variant="text" @click="planning.stop()">Stop, take the best</v-btn>
       </p>

@@ -68,12 +68,18 @@ test('more than any pot holds comes with what would help, and two goes are plann
   await stopPlanning(page)
   await page.getByLabel('Squash and red lentil soup: batches').selectOption('4')
   await expect(page.getByRole('alert')).toContainText('the largest holds 9')
+  await expect(page.getByTestId('planning')).toBeHidden()
   await page.getByRole('button', { name: 'Squash and red lentil soup in 2 goes' }).click()
   await expect(page.getByText('This cannot be planned yet')).toBeHidden()
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
   await stopPlanning(page)
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await expect(page.getByText('go 2').first()).toBeVisible()
+  // Planning goes on from one page to the next.
+  await page.getByRole('button', { name: 'Look again' }).click()
+  await expect(page.getByTestId('planning')).toBeVisible()
+  await page.getByRole('link', { name: 'Choose' }).click()
+  await expect(page.getByTestId('planning')).toBeVisible()
 })
 
 test('the same cut for two dishes is done once, until the cook wants it apart', async ({
