@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Issue } from '~~/core/reading'
 import type { Recipe } from '~~/core/recipe'
-import { mendsOf, type Mend, type Session } from '~~/core/session'
+import { mendsOf, withDish, type Mend, type Session } from '~~/core/session'
 
 const props = defineProps<{
   issues: Issue[]
@@ -22,11 +22,7 @@ function text({ dish, set }: Mend): string {
   if (set.batches !== undefined) return `${name} ×${set.batches}`
   return set.to === 'tonight' ? `${name}: eaten tonight` : `${name} into the ${set.to}`
 }
-const mend = ({ dish, set }: Mend) =>
-  emit('change', (s) => ({
-    ...s,
-    dishes: s.dishes.map((d) => (d.recipe === dish ? { ...d, ...set } : d)),
-  }))
+const mend = ({ dish, set }: Mend) => emit('change', (s) => withDish(s, dish, set))
 </script>
 
 <template>

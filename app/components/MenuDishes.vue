@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Recipe } from '~~/core/recipe'
 import { MOST_BATCHES, type MenuDish, type Session, type SessionDish } from '~~/core/session'
-import { useNotices } from '~/stores/notices'
+import { useSessionDishes } from '~/composables/useSessionDishes'
 
 const props = defineProps<{
   session: Session
@@ -11,33 +10,12 @@ const props = defineProps<{
   order: string[]
 }>()
 const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
-const notices = useNotices()
-
-const recipe = (id: string) => props.recipes.find((r) => r.id === id)
+const { recipe, set, add, remove } = useSessionDishes(props, (edit) => emit('change', edit))
 const figures = (id: string) => props.dishes.find((d) => d.recipe === id)
-const toAdd = computed(() =>
-  props.recipes.filter((r) => !r.base && !props.session.dishes.some((d) => d.recipe === r.id)),
-)
 const PLACES = { tonight: 'tonight', fridge: 'fridge', freezer: 'freezer' }
 
-const set = (id: string, patch: Partial<SessionDish>) =>
-  emit('change', (s) => ({
-    ...s,
-    dishes: s.dishes.map((d) => (d.recipe === id ? { ...d, ...patch } : d)),
-  }))
 const setPlace = (id: string, place: string) =>
   set(id, { to: place === '' ? undefined : (place as SessionDish['to']) })
-const add = (id: string) => {
-  if (id) emit('change', (s) => ({ ...s, dishes: [...s.dishes, { recipe: id, batches: 1 }] }))
-}
-function remove(id: string) {
-  const before = props.session.dishes
-  emit('change', (s) => ({ ...s, dishes: s.dishes.filter((d) => d.recipe !== id) }))
-  notices.show({
-    text: `${recipe(id)?.name ?? id} is out of the session.`,
-    undo: async () => emit('change', (s) => ({ ...s, dishes: before })),
-  })
-}
 /** Half batches, as far as there may be. */
 const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
 </script>
@@ -123,23 +101,7 @@ const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
         </div>
       </li>
     </ul>
-    <label v-if="toAdd.length" class="add"
-      >Add a dish
-      <select
-        class="inset"
-        :value="''"
-        @change="
-          add(($event.target as HTMLSelectElement).value)
-          ;($event.target as HTMLSelectElement).value = ''
-        "
-      >
-        <option value="">choose …</option>
-        <option v-for="r in toAdd" :key="r.id" :value="r.id">{{ r.name }}</option>
-      </select>
-    </label>
-    <p v-else-if="!recipes.length" class="quiet">
-      No recipes yet: <NuxtLink to="/recipes">bring one in</NuxtLink>.
-    </p>
+    <AddDish :session="session" :recipes="recipes" @add="add" />
   </section>
 </template>
 
@@ -186,15 +148,5 @@ li {
   min-width: 30px;
   min-height: 30px;
   margin-left: auto;
-}
-.add {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  margin-top: 10px;
-}
-.add .inset {
-  flex: 1;
-  min-width: 0;
 }
 </style>

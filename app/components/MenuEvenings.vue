@@ -2,7 +2,7 @@
 import { format, parseISO } from 'date-fns'
 import { ref } from 'vue'
 import type { Recipe } from '~~/core/recipe'
-import { eveningsFrom, withEaten, type MenuEvening, type Session } from '~~/core/session'
+import { eveningsFrom, withDish, withEaten, type MenuEvening, type Session } from '~~/core/session'
 
 const props = defineProps<{
   session: Session
@@ -47,10 +47,7 @@ function setEaters(day: string, typed: string) {
 const eat = (id: string, day: string, on: boolean) =>
   emit('change', (s) => withEaten(s, id, day, on))
 const freeze = (ids: string[]) =>
-  emit('change', (s) => ({
-    ...s,
-    dishes: s.dishes.map((d) => (ids.includes(d.recipe) ? { ...d, to: 'freezer' } : d)),
-  }))
+  emit('change', (s) => ids.reduce((now, id) => withDish(now, id, { to: 'freezer' }), s))
 const others = (evening: MenuEvening) =>
   props.session.dishes.filter((d) => !evening.dishes.includes(d.recipe))
 </script>

@@ -72,16 +72,14 @@ function about(i: Recipe['ingredients'][number]) {
         <p v-if="errors[i.id]" class="wrong" role="alert">{{ errors[i.id] }}</p>
       </li>
     </ul>
-    <form @submit.prevent="put(added)">
-      <input
-        v-model="added"
-        class="inset"
-        aria-label="Another ingredient"
-        placeholder="200 g leeks, sliced"
-      />
-      <v-btn type="submit" size="small" variant="text">Add</v-btn>
-    </form>
-    <p v-if="errors.new" class="wrong" role="alert">{{ errors.new }}</p>
+    <LineForm
+      v-model="added"
+      label="Another ingredient"
+      example="200 g leeks, sliced"
+      button="Add"
+      :wrong="errors.new"
+      @add="put($event)"
+    />
   </section>
 </template>
 
@@ -117,15 +115,5 @@ small {
   flex-basis: 100%;
   padding: 0 2px 4px;
   font-size: 0.8rem;
-}
-form .inset {
-  flex: 1;
-  min-width: 0;
-}
-form {
-  display: flex;
-  gap: 4px;
-  align-items: center;
-  margin-top: 8px;
 }
 </style>

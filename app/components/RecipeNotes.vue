@@ -42,16 +42,14 @@ const dropNote = (at: number) =>
         <button type="button" :aria-label="`No ${l.item} left over`" @click="dropLeft(i)">×</button>
       </li>
     </ul>
-    <form @submit.prevent="addLeft">
-      <input
-        v-model="left"
-        class="inset"
-        aria-label="Left over of one batch"
-        placeholder="500 g bones, keeps 2 days"
-      />
-      <v-btn type="submit" size="small" variant="text">Add</v-btn>
-    </form>
-    <p v-if="wrong.left" class="wrong" role="alert">{{ wrong.left }}</p>
+    <LineForm
+      v-model="left"
+      label="Left over of one batch"
+      example="500 g bones, keeps 2 days"
+      button="Add"
+      :wrong="wrong.left"
+      @add="addLeft"
+    />
     <h2>Last time</h2>
     <ul class="bare">
       <li v-for="(n, i) in recipe.notes ?? []" :key="n.day + i">
@@ -64,16 +62,14 @@ const dropNote = (at: number) =>
         </button>
       </li>
     </ul>
-    <form @submit.prevent="addNote">
-      <input
-        v-model="note"
-        class="inset"
-        aria-label="A note for next time"
-        placeholder="Less salt; took 20 min more"
-      />
-      <v-btn type="submit" size="small" variant="text">Note</v-btn>
-    </form>
-    <p v-if="wrong.note" class="wrong" role="alert">{{ wrong.note }}</p>
+    <LineForm
+      v-model="note"
+      label="A note for next time"
+      example="Less salt; took 20 min more"
+      button="Note"
+      :wrong="wrong.note"
+      @add="addNote"
+    />
   </section>
 </template>
 
@@ -96,16 +92,5 @@ li button {
 }
 li small {
   display: block;
-}
-form {
-  display: flex;
-  gap: 4px;
-  align-items: center;
-  margin-top: 6px;
-}
-form .inset {
-  flex: 1;
-  min-width: 0;
-  font-size: 0.92rem;
 }
 </style>

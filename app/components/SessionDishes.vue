@@ -3,7 +3,7 @@ import { mdiClose, mdiMinus, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
 import type { Recipe } from '~~/core/recipe'
 import { MOST_BATCHES, type CompiledSession, type Session, type SharedPrep } from '~~/core/session'
-import { useNotices } from '~/stores/notices'
+import { useSessionDishes } from '~/composables/useSessionDishes'
 
 const props = defineProps<{
   session: Session
@@ -15,9 +15,7 @@ const emit = defineEmits<{
   change: [edit: (session: Session) => Session]
   follow: [dish: string]
 }>()
-const notices = useNotices()
-
-const recipe = (id: string) => props.recipes.find((r) => r.id === id)
+const { recipe, set, add, remove } = useSessionDishes(props, (edit) => emit('change', edit))
 const place = (id: string) =>
   props.compiled?.order.indexOf(id) ?? props.recipes.findIndex((r) => r.id === id)
 const bases = computed(() =>
@@ -33,28 +31,8 @@ const keepApart = (id: string, on: boolean) =>
     ...s,
     apart: [...(s.apart ?? []).filter((a) => a !== id), ...(on ? [id] : [])],
   }))
-const toAdd = computed(() =>
-  props.recipes.filter((r) => !props.session.dishes.some((d) => d.recipe === r.id)),
-)
 function setBatches(id: string, batches: number) {
-  if (batches < 0.5 || batches > MOST_BATCHES) return
-  emit('change', (s) => ({
-    ...s,
-    dishes: s.dishes.map((d) => (d.recipe === id ? { ...d, batches } : d)),
-  }))
-}
-
-function remove(id: string) {
-  const before = props.session.dishes
-  emit('change', (s) => ({ ...s, dishes: s.dishes.filter((d) => d.recipe !== id) }))
-  notices.show({
-    text: `${recipe(id)?.name ?? id} is out of the session.`,
-    undo: async () => emit('change', (s) => ({ ...s, dishes: before })),
-  })
-}
-
-function add(id: string | null) {
-  if (id) emit('change', (s) => ({ ...s, dishes: [...s.dishes, { recipe: id, batches: 1 }] }))
+  if (batches >= 0.5 && batches <= MOST_BATCHES) set(id, { batches })
 }
 </script>
 
@@ -138,20 +116,7 @@ function add(id: string | null) {
         >
       </li>
     </ul>
-    <label v-if="toAdd.length" class="field">
-      Add a dish
-      <select
-        class="inset"
-        :value="''"
-        @change="
-          add(($event.target as HTMLSelectElement).value)
-          ;($event.target as HTMLSelectElement).value = ''
-        "
-      >
-        <option value="">choose …</option>
-        <option v-for="r in toAdd" :key="r.id" :value="r.id">{{ r.name }}</option>
-      </select>
-    </label>
+    <AddDish :session="session" :recipes="recipes" @add="add" />
   </div>
 </template>
 
@@ -159,13 +124,6 @@ function add(id: string | null) {
 h2 {
   margin: 14px 0 4px;
   font-size: 1.1rem;
-}
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  margin-top: 8px;
-  font-size: 0.9rem;
 }
 .dishes li {
   display: flex;

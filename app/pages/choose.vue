@@ -42,7 +42,14 @@ function fill() {
     added
       ? {
           text: `${added} ${added === 1 ? 'evening has' : 'evenings have'} a dish now.`,
-          undo: () => change((s) => ({ ...s, dishes: before })),
+          undo: () =>
+            change((s) => ({
+              ...s,
+              dishes: s.dishes.map((d) => ({
+                ...d,
+                on: before.find((b) => b.recipe === d.recipe)?.on,
+              })),
+            })),
         }
       : { text: 'No dish has enough servings left that still keep by then.' },
   )

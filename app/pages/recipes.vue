@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
 import type { Found, Recipe } from '~~/core/recipe'
+import { withNewDish, withoutDish } from '~~/core/session'
 import { useRecipes } from '~/composables/useRecipes'
 import { useSession } from '~/composables/useSession'
 import { useNotices } from '~/stores/notices'
@@ -50,12 +51,7 @@ async function gone(target: Recipe) {
 }
 function inSession(on: boolean) {
   const id = recipe.value!.id
-  void changeSession((s) => ({
-    ...s,
-    dishes: on
-      ? [...s.dishes, { recipe: id, batches: 1 }]
-      : s.dishes.filter((d) => d.recipe !== id),
-  }))
+  void changeSession((s) => (on ? withNewDish(s, id) : withoutDish(s, id)))
 }
 </script>
 

@@ -6,7 +6,7 @@ export { MOST_BATCHES, sessionSchema, type Evening, type Session, type SessionDi
 export { mendsOf, type Mend } from './mends'
 export { readSessionFile, recipeIssues, sessionFileSchema, type SessionFile } from './sessionFile'
 export { leaveOut, type LeaveOut } from './leaveOut'
-export { type Part, type SharedPrep } from './sharedPrep'
+export type { SharedPrep } from './sharedPrep'
 export {
   daysAfter,
   eveningsFrom,
@@ -16,3 +16,4 @@ export {
   type MenuDish,
   type MenuEvening,
 } from './menu'
+export { withDish, withDishBack, withNewDish, withoutDish } from './edit'

@@ -91,6 +91,21 @@ describe('a menu', () => {
     expect(plates.join()).not.toContain('oat-bars')
   })
 
+  it('warms one thing on a short evening and combines parts on a long one', () => {
+    const dishes = ['squash-soup', 'brown-rice', 'spiced-chickpeas'].map((recipe) => ({
+      recipe,
+      batches: 4,
+      to: recipe === 'squash-soup' ? ('freezer' as const) : ('fridge' as const),
+    }))
+    const first = (time: 'short' | 'long') => {
+      const evenings = week.evenings!.slice(0, 1).map((e) => ({ ...e, time }))
+      return menuOf(fillEvenings({ ...week, evenings, dishes }, demoRecipes), demoRecipes)
+        .evenings[0]!.dishes
+    }
+    expect(first('short')).toEqual(['squash-soup'])
+    expect([...first('long')].sort()).toEqual(['brown-rice', 'spiced-chickpeas'])
+  })
+
   it('never fills in more than there is, or what no longer keeps', () => {
     fc.assert(
       fc.property(

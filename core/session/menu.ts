@@ -77,8 +77,8 @@ export function menuOf(
 
 /**
  * The session with something to eat on each evening that has nothing, as far as the servings go: a
- * meal, or two parts that have not met before. What keeps shortest comes first, and rather not the
- * main ingredient of the evening before.
+ * meal, or two parts that have not met before. Rather not the main ingredient of the evening
+ * before; on a short evening rather one thing to warm than two to combine; then what keeps shortest.
  */
 export function fillEvenings(session: Session, recipes: readonly Recipe[]): Session {
   const byId = new Map(recipes.map((r) => [r.id, r]))
@@ -86,7 +86,7 @@ export function fillEvenings(session: Session, recipes: readonly Recipe[]): Sess
     ids.map((id) => mainOf(byId.get(id)!)).find((m) => m !== undefined)
   let now = session
   let before: string | undefined
-  for (const { day, eaters } of session.evenings ?? []) {
+  for (const { day, eaters, time } of session.evenings ?? []) {
     const { dishes, evenings } = menuOf(now, recipes)
     let eaten = evenings.find((e) => e.day === day)!.dishes
     const after = daysAfter(session.start, day)
@@ -102,6 +102,7 @@ export function fillEvenings(session: Session, recipes: readonly Recipe[]): Sess
           (a, b) =>
             Number(met.has(a.ids.join())) - Number(met.has(b.ids.join())) ||
             Number(mainIn(a.ids) === before) - Number(mainIn(b.ids) === before) ||
+            (time === 'short' ? a.ids.length - b.ids.length : 0) ||
             a.days - b.days,
         )[0]
       for (const id of best?.ids ?? []) now = withEaten(now, id, day, true)

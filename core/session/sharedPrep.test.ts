@@ -100,6 +100,18 @@ describe('what dishes share', () => {
     ])
   })
 
+  it('gives each dish its amount once, though several steps wait for it', () => {
+    const twice = { ...STEW, steps: STEW.steps.map((s) => ({ ...s })) }
+    twice.steps.at(-1)!.after = [{ step: 'dice' }, ...twice.steps.at(-1)!.after]
+    const reading = compileSession({ session: both, kitchen, recipes: [SOUP, twice, SALAD] })
+    if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+    const { cards, dishes, shared } = reading.value
+    expect(dishes.find((d) => d.id === shared[0]!.id)!.batches).toBe(1)
+    expect(Object.values(cards).find((c) => c.dish === shared[0]!.id)!.uses[0]).toBe(
+      '600 g carrots, for Carrot soup',
+    )
+  })
+
   it('is also one pot of the same grain, as large as both need', () => {
     const pair = [rice('one', 'Ro', 14, 300), rice('two', 'Rt', 14, 200)]
     const { recipes, shared } = withSharedPrep(

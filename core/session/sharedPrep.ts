@@ -19,7 +19,6 @@ import type { Session } from './schema'
 export interface Part {
   dish: string
   name: string
-  step: string
   /** What of it goes into this dish, with its amount. */
   line: string
 }
@@ -50,6 +49,7 @@ interface Candidate {
 const SET_OUT = 0.5
 /** Share by which cooking times may differ and still be one pot. */
 const ALIKE = 0.1
+
 /**
  * What the session's dishes have in common: the same cut of the same food, and the same grain or
  * pulse cooked in the same way for the same time, found where nothing goes before the step and a
@@ -101,7 +101,6 @@ function groupsOf(session: Session, recipes: readonly Recipe[], kitchen: Kitchen
       parts: list.map((c) => ({
         dish: c.recipe.id,
         name: c.recipe.name,
-        step: c.step.id,
         line: ingredientLine(amountOf(c)),
       })),
       apart: session.apart?.includes(id) ?? false,
@@ -188,7 +187,9 @@ function amountOf({ recipe, step, batches }: Candidate): Recipe['ingredients'][n
 
 /** The dish without its own step: what waited for it takes its part of the shared one. */
 function withoutPart(recipe: Recipe, c: Candidate, base: string, list: Candidate[]): Recipe {
-  const share = 1 / list.length
+  // All shares together are one batch, however many steps wait for each part.
+  const waiting = recipe.steps.filter((s) => s.after.some((a) => a.step === c.step.id)).length
+  const share = 1 / (list.length * waiting)
   return {
     ...recipe,
     steps: recipe.steps

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { paste, stopPlanning, wiped } from './support'
+import { cookThese, freshKitchen, stopPlanning } from './support'
 
 const SOUP = `Carrot soup
 Serves 4
@@ -85,16 +85,8 @@ test('more than any pot holds comes with what would help, and two goes are plann
 test('the same cut for two dishes is done once, until the cook wants it apart', async ({
   page,
 }) => {
-  await wiped(page)
-  await page.getByRole('link', { name: 'your kitchen' }).click()
-  await page.getByRole('button', { name: /One oven, four burners/ }).click()
-  await expect(page.getByTestId('station-front-left')).toBeVisible()
-  await page.getByRole('link', { name: 'Recipes' }).click()
-  for (const text of [SOUP, STEW]) {
-    await paste(page, text)
-    await page.getByTestId('to-session').click()
-    await expect(page.getByTestId('to-session')).toContainText('take it out')
-  }
+  await freshKitchen(page)
+  await cookThese(page, [SOUP, STEW])
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
   const base = page.locator('[data-test^="base-shared"]')

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { paste, wiped } from './support'
+import { cookThese, freshKitchen, paste } from './support'
 
 const SOUP = `Leek and potato soup
 Serves 4
@@ -25,20 +25,12 @@ const STEW = `Weeknight bean stew. You want two onions, 800 g cooked beans and h
 test('a new cook begins with a ready kitchen, pastes three recipes and gets a plan', async ({
   page,
 }) => {
-  await wiped(page)
-  await page.getByRole('link', { name: 'your kitchen' }).click()
-  await page.getByRole('button', { name: /One oven, four burners/ }).click()
-  await expect(page.getByTestId('station-front-left')).toBeVisible()
+  await freshKitchen(page)
   await page.getByRole('button', { name: '+ slow cooker' }).click()
   await expect(page.getByTestId('station-slow-cooker')).toBeVisible()
   await page.getByLabel('Slow cooker: litres').fill('6')
   await page.getByLabel('Slow cooker: litres').blur()
-  await page.getByRole('link', { name: 'Recipes' }).click()
-  for (const text of [SOUP, LOAF, STEW]) {
-    await paste(page, text)
-    await page.getByTestId('to-session').click()
-    await expect(page.getByTestId('to-session')).toContainText('take it out')
-  }
+  await cookThese(page, [SOUP, LOAF, STEW])
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
   await expect(page.getByRole('alert')).toBeHidden()

@@ -32,3 +32,21 @@ export async function paste(page: Page, text: string) {
   await page.getByTestId('take').click()
   await expect(page.locator('.sheet')).toBeVisible()
 }
+
+/** A new cook: nothing there but a ready kitchen. */
+export async function freshKitchen(page: Page) {
+  await wiped(page)
+  await page.getByRole('link', { name: 'your kitchen' }).click()
+  await page.getByRole('button', { name: /One oven, four burners/ }).click()
+  await expect(page.getByTestId('station-front-left')).toBeVisible()
+}
+
+/** Brings recipes in from their texts and puts each into the session. */
+export async function cookThese(page: Page, texts: readonly string[]) {
+  await page.getByRole('link', { name: 'Recipes' }).click()
+  for (const text of texts) {
+    await paste(page, text)
+    await page.getByTestId('to-session').click()
+    await expect(page.getByTestId('to-session')).toContainText('take it out')
+  }
+}

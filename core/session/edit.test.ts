@@ -1,0 +1,29 @@
+import { expect, it } from 'vitest'
+import { demoSession } from '../../demo'
+import { withDish, withDishBack, withNewDish, withoutDish } from './edit'
+
+it('changes one dish and leaves the others as they are', () => {
+  const changed = withDish(demoSession, 'fish-pie', { batches: 3 })
+  expect(changed.dishes.find((d) => d.recipe === 'fish-pie')!.batches).toBe(3)
+  expect(changed.dishes.filter((d) => d.recipe !== 'fish-pie')).toEqual(
+    demoSession.dishes.filter((d) => d.recipe !== 'fish-pie'),
+  )
+})
+
+it('brings a dish back to its place and keeps what was changed since', () => {
+  const at = demoSession.dishes.findIndex((d) => d.recipe === 'fish-pie')
+  const dish = demoSession.dishes[at]!
+  const meanwhile = withDish(withoutDish(demoSession, 'fish-pie'), 'soda-bread', { batches: 1 })
+  const back = withDishBack(meanwhile, dish, at)
+  expect(back.dishes[at]).toEqual(dish)
+  expect(back.dishes.find((d) => d.recipe === 'soda-bread')!.batches).toBe(1)
+  expect(back.dishes).toHaveLength(demoSession.dishes.length)
+})
+
+it('takes a dish in once', () => {
+  const twice = withNewDish(
+    withNewDish(withoutDish(demoSession, 'fish-pie'), 'fish-pie'),
+    'fish-pie',
+  )
+  expect(twice.dishes.filter((d) => d.recipe === 'fish-pie')).toHaveLength(1)
+})
