@@ -2,6 +2,7 @@ import { breachText, checkPlan, progressAt, type Plan } from '../core/plan'
 import { readProblem, type Problem } from '../core/problem'
 import { startSolving } from '../core/solver'
 import { jobShop, jobShopNames } from './jobShops'
+import { everyFeature } from './everyFeature'
 import { homeSession } from './sessions'
 
 export interface Row {
@@ -21,7 +22,7 @@ export interface Row {
 
 const MARKS = [1, 5, 10, 30]
 
-/** The benchmark's problems: job shops, and home sessions of several sizes. */
+/** The benchmark's problems: job shops, and home sessions of two kinds and several sizes. */
 export function problems(): [string, Problem][] {
   const sizes: [number, number][] = [
     [4, 4],
@@ -29,14 +30,17 @@ export function problems(): [string, Problem][] {
     [18, 2],
     [40, 1],
   ]
+  const all = (name: string, make: (dishes: number, seed: number) => Problem) =>
+    sizes.flatMap(([dishes, count]) =>
+      Array.from({ length: count }, (_, i): [string, Problem] => [
+        `${dishes} ${name}, ${i + 1}`,
+        make(dishes, i + 1),
+      ]),
+    )
   return [
     ...jobShopNames.map((n): [string, Problem] => [`job shop ${n}`, jobShop(n).problem]),
-    ...sizes.flatMap(([dishes, count]) =>
-      Array.from({ length: count }, (_, i): [string, Problem] => [
-        `${dishes} dishes, ${i + 1}`,
-        homeSession(dishes, i + 1),
-      ]),
-    ),
+    ...all('dishes', homeSession),
+    ...all('dishes with every feature', everyFeature),
   ]
 }
 

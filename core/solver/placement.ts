@@ -1,4 +1,5 @@
 import { CHORE } from './cookTime'
+import { WISHES } from './genes'
 import { NEVER, type MActivity, type MHold, type MMode, type MNeed, type MPhase } from './model'
 import type { PlacedPhase, Schedule } from './schedule'
 import type { Occupation, StationTime } from './stationTime'
@@ -99,8 +100,10 @@ export class Placement {
     const { windows } = schedule
     const i = activity.index
     picks.length = 0
-    for (const need of mode.needs) {
-      const pick = this.takeStation(need, s, s + mode.min, s + mode.min)
+    const { seat } = schedule.genes
+    for (let k = 0; k < mode.needs.length; k++) {
+      const wish = k < WISHES ? seat[WISHES * i + k]! : -1
+      const pick = this.takeStation(mode.needs[k]!, s, s + mode.min, s + mode.min, wish)
       if (!pick) return this.again
       picks.push(pick)
     }
@@ -242,11 +245,23 @@ export class Placement {
     schedule.served[i] = this.picks.map((p) => p.station.station.index)
   }
 
-  /** A station free in [s, least] at least, taken from `s` to `to`; else `again` says when. */
-  private takeStation(need: MNeed, s: number, least: number, to: number): Pick | undefined {
+  /**
+   * A station free in [s, least] at least, taken from `s` to `to`, the one wished for if that is
+   * one; else `again` says when.
+   */
+  private takeStation(
+    need: MNeed,
+    s: number,
+    least: number,
+    to: number,
+    wish: number,
+  ): Pick | undefined {
     this.again = NEVER
-    for (const index of need.stations) {
-      const station = this.schedule.stations[index]!
+    const { stations } = need
+    const wished = wish < 0 ? -1 : stations.indexOf(wish)
+    for (let k = wished < 0 ? 0 : -1; k < stations.length; k++) {
+      if (k >= 0 && k === wished) continue
+      const station = this.schedule.stations[k < 0 ? wish : stations[k]!]!
       if (!station.room(s, need.amount, need.contents)) {
         this.again = Math.min(this.again, station.again)
         continue
@@ -271,10 +286,11 @@ export class Placement {
 
   private takeHold(hold: MHold, s: number, min: number): Pick | undefined {
     const { schedule } = this
-    if (hold.to < 0) return this.takeStation(hold.need, s, NEVER, NEVER)
+    const wish = schedule.genes.seat[WISHES * schedule.present.length + hold.index]!
+    if (hold.to < 0) return this.takeStation(hold.need, s, NEVER, NEVER, wish)
     if (hold.to !== hold.from && schedule.isPlaced(hold.to)) {
       const end = schedule.end[hold.to]!
-      const pick = this.takeStation(hold.need, s, end, end)
+      const pick = this.takeStation(hold.need, s, end, end, wish)
       if (!pick) return undefined
       const again = this.finish(pick.station, pick.occupation, end)
       if (again === DONE) return pick
@@ -282,7 +298,7 @@ export class Placement {
       return undefined
     }
     const chain = schedule.windows.lo[2 * hold.to + 1]! - schedule.windows.lo[2 * hold.from]!
-    return this.takeStation(hold.need, s, s + Math.max(min, chain), NEVER)
+    return this.takeStation(hold.need, s, s + Math.max(min, chain), NEVER, wish)
   }
 
   /** Ends an occupation and sees to the washing before what follows it. */
@@ -302,6 +318,7 @@ export class Placement {
     let who = -1
     const now = schedule.model.facts?.now ?? 0
     if (from < now) from = now
+    if (this.washAsWished(station, from, to, seconds)) return DONE
     for (const c of station.station.wash!.cooks) {
       let t = from
       for (;;) {
@@ -319,9 +336,29 @@ export class Placement {
       }
     }
     if (best > to - seconds) return best >= NEVER ? NEVER : best + seconds
-    schedule.cooks[who]!.take(best, best + seconds, 0, true, CHORE)
-    schedule.journal.insert(station.chores, { from: best, to: best + seconds, cook: who })
+    this.wash(station, best, seconds, who)
     return DONE
+  }
+
+  private wash(station: StationTime, from: number, seconds: number, cook: number): void {
+    const { cooks, journal } = this.schedule
+    cooks[cook]!.take(from, from + seconds, 0, true, CHORE)
+    journal.insert(station.chores, { from, to: from + seconds, cook })
+  }
+
+  /** Washes in [from, to] when and by whom the genes wish, where that can be. */
+  private washAsWished(station: StationTime, from: number, to: number, seconds: number): boolean {
+    const { genes, cooks } = this.schedule
+    const { wash, away, index } = station.station
+    for (const wish of genes.washes[index]!)
+      for (const at of genes.shift > 0 ? [wish.from, wish.from - genes.shift] : [wish.from]) {
+        if (at < from || at + seconds > to || !wash!.cooks.includes(wish.cook)) continue
+        if (away.some(([a, b]) => a < at + seconds && at < b)) continue
+        if (cooks[wish.cook]!.slot(at, at, seconds, 0, true, CHORE) !== at) continue
+        this.wash(station, at, seconds, wish.cook)
+        return true
+      }
+    return false
   }
 
   /** Phases from `first` on; those before it stand in `run` already, as facts. */
@@ -342,7 +379,9 @@ export class Placement {
       if (seconds > phase.max) return s + seconds - phase.max
       const previous = k > 0 ? phases[k - 1]! : undefined
       const latest = previous ? Math.min(NEVER, run[k - 1]!.from + previous.max) : s
-      const at = this.slot(activity, phase, t, latest, seconds, k > 0 ? run[k - 1]!.cook : -1)
+      const wish = k < WISHES ? schedule.genes.cook[WISHES * activity.index + k]! : -1
+      const rather = wish >= 0 || k === 0 ? wish : run[k - 1]!.cook
+      const at = this.slot(activity, phase, t, latest, seconds, rather)
       if (at > latest) return at >= NEVER ? NEVER : s + at - latest
       const cook = this.cook
       if (at > t) {

@@ -1,4 +1,5 @@
 import { CookTime } from './cookTime'
+import { emptyGenes, type Genes } from './genes'
 import { Journal } from './journal'
 import { NEVER, type MActivity, type MMode, type Model } from './model'
 import { OvenTime } from './ovenTime'
@@ -6,23 +7,6 @@ import { Placement } from './placement'
 import { placeFacts } from './placeFacts'
 import { StationTime, type Occupation } from './stationTime'
 import { Windows } from './windows'
-
-/** What a search decides; the schedule follows from it. */
-export interface Genes {
-  /** Less comes first. */
-  priority: Float64Array
-  /** Index into the activity's usable modes; -1: whichever ends first. */
-  mode: Int32Array
-  /** Option taken of each choice. */
-  option: Int32Array
-  /**
-   * Not before this: where an earlier schedule of much the same genes had to put what would
-   * otherwise have come too early for something that must follow it soon.
-   */
-  delay: Int32Array
-  /** A waiting activity whose window is at most this wide, in seconds, goes before all others. */
-  urgency: number
-}
 
 export interface PlacedPhase {
   from: number
@@ -52,6 +36,8 @@ export class Schedule {
   readonly heldBy: Int32Array
   readonly heldAs: (Occupation | undefined)[]
   options: number[] = []
+  /** What the schedule is being built from. */
+  genes: Genes
   /** Attempts to place an activity, over all decodes: a machine-independent measure of work. */
   work = 0
   private readonly placement: Placement
@@ -74,6 +60,7 @@ export class Schedule {
 
   constructor(readonly model: Model) {
     const n = model.activities.length
+    this.genes = emptyGenes(model)
     this.windows = new Windows(model)
     this.cooks = model.cooks.map(
       (c, i) => new CookTime(model, c, this.journal, model.facts?.touches[i]),
@@ -156,6 +143,7 @@ export class Schedule {
   /** An empty schedule but for what has happened; false where that cannot go on. */
   begin(genes: Genes): boolean {
     const { model, present } = this
+    this.genes = genes
     this.journal.undo(0)
     this.stack.length = 0
     this.options = Array.from(genes.option)
@@ -169,9 +157,9 @@ export class Schedule {
     this.focus = -1
     this.blocked.fill(0)
     this.urgent.fill(0)
-    this.minStart.set(genes.delay)
+    this.minStart.fill(0)
     this.heldBy.fill(-1)
-    if (!this.resetWindows()) return false
+    if (!this.resetWindows() || !this.windows.raise(genes.floor)) return false
     this.waiting.fill(0)
     this.follows.forEach((list, i) => {
       if (present[i]) for (const j of list) if (present[j]) this.waiting[j]!++

@@ -2,15 +2,17 @@ import type { Problem } from '../problem'
 import type { Bound } from './bound'
 import { overdue } from './facts'
 import { breachesOf, planBody, type PlanBody } from './emit'
-import type { Orders } from './learn/extract'
+import type { Standing } from './learn/extract'
 import { Learner } from './learn/learner'
 import { buildModel } from './buildModel'
+import { Construction } from './construction'
+import { copyGenes, emptyGenes, followBody, takeDown, type Genes } from './genes'
 import { NEVER, type Model } from './model'
 import { compareObjectives, lateness, objectives, valuesOfBody } from './objective'
+import { Moves } from './moves'
 import { prove } from './prove'
-import { below, seeded, type Random } from './random'
-import { priorityRules, type PriorityRule } from './rules'
-import { Schedule, type Genes } from './schedule'
+import { seeded, type Random } from './random'
+import { Schedule } from './schedule'
 
 /** Weight of each further objective against the one before it, while searching. */
 const STEP = 0.02
@@ -29,8 +31,13 @@ const LESSON = 60
 const RAISE = 0.1
 /** Decodes without a better plan after which learning is worth more of the time. */
 const IDLE = 400
-/** How likely it is that a delay is not taken over by the next schedule. */
-const FORGET = 0.3
+/** Decodes after a kick before it is judged, and between two kicks, half to one and a half times. */
+const EXCURSION = 40
+const AT_HOME = 10
+/** How much of a worsening, as a share, an excursion may easily leave behind. */
+const TOLERANCE = 0.003
+/** Temperature of an excursion, as a share of the highest. */
+const AWAY = 0.2
 const NO_ORDER =
   'a search through every order of the steps found none that meets all requirements together'
 
@@ -57,11 +64,17 @@ export class Search {
   expired: (milliseconds: number) => boolean = () => false
   private readonly schedule: Schedule
   private readonly random: Random
-  private readonly rules: PriorityRule[]
+  private readonly construction: Construction
+  private readonly moves: Moves
   private current: Genes
   private candidate: Genes
   private currentEnergy = Infinity
   private heat = 0
+  /** Where an excursion set out from, its energy, and when the next one begins or this one ends. */
+  private readonly home: Genes
+  private homeEnergy = Infinity
+  private away = false
+  private turning = 0
   private sinceBest = 0
   /** Decodes since one found a better plan by itself. */
   private idle = 0
@@ -77,9 +90,11 @@ export class Search {
     this.bound = proof.feasible ? proof.bound : { value: 0, kind: 'nothing', because: [] }
     this.random = seeded(seed)
     this.schedule = new Schedule(this.model)
-    this.rules = priorityRules(this.model)
-    this.current = this.emptyGenes()
-    this.candidate = this.emptyGenes()
+    this.construction = new Construction(this.model, this.random)
+    this.moves = new Moves(this.model, this.random)
+    this.current = emptyGenes(this.model)
+    this.candidate = emptyGenes(this.model)
+    this.home = emptyGenes(this.model)
     this.settleOverdue()
     this.rounds = 40 * this.model.activities.length + 200
   }
@@ -146,7 +161,7 @@ export class Search {
     const { activities, problem } = this.model
     if (problem.objective[0] !== 'makespan' || !activities.length) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
-    const decodes = this.iterations - this.constructions
+    const decodes = this.iterations - this.construction.length
     const stuck = this.model.facts !== undefined && this.currentEnergy === Infinity
     const warm =
       decodes > (stuck ? 5 : WARM_UP) || (decodes > 0 && this.schedule.work > WARM_UP_WORK)
@@ -210,129 +225,59 @@ export class Search {
     return true
   }
 
-  private follow(body: Orders): void {
-    const { candidate, model } = this
-    candidate.urgency = NEVER
-    candidate.delay.fill(0)
-    model.choices.forEach((_, c) => {
-      const choice = model.problem.choices[c]!
-      candidate.option[c] = choice.options.findIndex((o) => o.id === body.choices[choice.id])
-    })
-    for (const run of body.activities) {
-      const i = model.indexOf.get(run.id)!
-      const { modes } = model.problem.activities[i]!
-      candidate.priority[i] = run.start
-      candidate.mode[i] = model.activities[i]!.modes.findIndex(
-        (m) => modes[m.index]!.id === run.mode,
-      )
-    }
+  private follow(body: Standing): void {
+    followBody(this.candidate, this.model, body)
   }
 
-  /** One schedule from genes: by the next rule, by mutation, or as `candidate` stands. */
+  /** One schedule from genes: constructed, changed, or as `candidate` stands. */
   private decode(ready = false): boolean {
+    const { construction, schedule, candidate, current } = this
     const constructing =
-      !ready && (this.iterations <= this.constructions || this.currentEnergy === Infinity)
-    if (constructing) this.construct()
-    else if (!ready) this.mutate()
-    if (!this.schedule.decode(this.candidate)) return false
-    const late = lateness(this.model, this.schedule)
-    const values = objectives(this.model, this.schedule)
+      !ready && (this.iterations <= construction.length || this.currentEnergy === Infinity)
+    const leaving = !ready && !constructing && this.turn()
+    if (constructing) construction.next(this.iterations - 1, candidate, current)
+    else if (leaving) this.moves.kick(candidate, current)
+    else if (!ready) this.moves.change(candidate, current)
+    if (!schedule.decode(candidate)) {
+      if (leaving) this.away = false
+      return false
+    }
+    const late = lateness(this.model, schedule)
+    const values = objectives(this.model, schedule)
     const energy = LATE * late + weighted(values)
-    if (this.accepts(energy, constructing)) this.accept(energy)
+    if (constructing && energy < this.currentEnergy) construction.succeeded(candidate)
+    if (leaving || this.accepts(energy, constructing)) this.accept(energy)
     if (late > 0 || (this.best && compareObjectives(values, this.best.values) >= 0)) return false
-    return this.offer(planBody(this.model, this.schedule), values)
+    return this.offer(planBody(this.model, schedule), values)
   }
 
-  private get constructions(): number {
-    return 2 * this.rules.length
-  }
-
-  private emptyGenes(): Genes {
-    return {
-      priority: new Float64Array(this.model.activities.length),
-      mode: new Int32Array(this.model.activities.length).fill(-1),
-      option: new Int32Array(this.model.choices.length),
-      delay: new Int32Array(this.model.activities.length),
-      urgency: NEVER,
+  /** Whether an excursion begins; one that is over and led nowhere ends where it began. */
+  private turn(): boolean {
+    if (this.iterations < this.turning) return false
+    const { random, current, home } = this
+    const spread = 0.5 + random()
+    if (!this.away) {
+      copyGenes(current, home)
+      this.homeEnergy = this.currentEnergy
+      this.away = true
+      this.turning = this.iterations + EXCURSION * spread
+      return true
     }
-  }
-
-  private construct(): void {
-    const k = this.iterations - 1
-    const { candidate, random } = this
-    const rule = this.rules[k % this.rules.length]!
-    candidate.priority.set(rule(random))
-    candidate.mode.fill(-1)
-    candidate.delay.fill(0)
-    candidate.urgency = [NEVER, 1200, 300, 0][Math.floor(k / this.rules.length) % 4]!
-    this.model.choices.forEach((c, i) => {
-      const possible = c.options.flatMap((o, j) => (o.possible ? [j] : []))
-      candidate.option[i] =
-        k < this.rules.length ? possible[0]! : possible[below(random, possible.length)]!
-    })
-  }
-
-  private mutate(): void {
-    const { candidate, current, random, model } = this
-    candidate.priority.set(current.priority)
-    candidate.mode.set(current.mode)
-    candidate.option.set(current.option)
-    candidate.urgency = current.urgency
-    // What had to wait for others may begin earlier now that something else changes.
-    for (let i = 0; i < candidate.delay.length; i++)
-      candidate.delay[i] = random() < FORGET ? 0 : current.delay[i]!
-    const moves = 1 + below(random, 3)
-    for (let m = 0; m < moves; m++) {
-      const dice = random()
-      if (dice < 0.12 && model.choices.length) this.otherOption()
-      else if (dice < 0.24) this.otherMode()
-      else if (dice < 0.4) this.shiftDish()
-      else if (dice < 0.43) candidate.urgency = [0, 120, 300, 1200, NEVER][below(random, 5)]!
-      else this.shiftOne()
+    this.away = false
+    this.turning = this.iterations + AT_HOME * spread
+    const worse = this.currentEnergy - this.homeEnergy
+    if (worse > 0 && random() >= Math.exp(-worse / (TOLERANCE * Math.abs(this.homeEnergy)))) {
+      copyGenes(home, current)
+      this.currentEnergy = this.homeEnergy
     }
-  }
-
-  private otherOption(): void {
-    const c = below(this.random, this.model.choices.length)
-    const possible = this.model.choices[c]!.options.flatMap((o, j) => (o.possible ? [j] : []))
-    this.candidate.option[c] = possible[below(this.random, possible.length)]!
-  }
-
-  private otherMode(): void {
-    const { model, random } = this
-    const i = below(random, model.activities.length)
-    const { modes } = model.activities[i]!
-    this.candidate.mode[i] = modes.length < 2 ? -1 : below(random, modes.length + 1) - 1
-  }
-
-  private shiftOne(): void {
-    const { candidate, random, model } = this
-    const i = below(random, model.activities.length)
-    // Half of the moves jump next to another activity, half drift a little.
-    if (random() < 0.5) {
-      const other = below(random, model.activities.length)
-      candidate.priority[i] = candidate.priority[other]! + (random() < 0.5 ? -0.5 : 0.5)
-    } else candidate.priority[i]! += (random() - 0.5) * this.spread()
-  }
-
-  private shiftDish(): void {
-    const { candidate, random, model } = this
-    const { dish } = model.problem.activities[below(random, model.activities.length)]!
-    const by = (random() - 0.5) * this.spread()
-    model.problem.activities.forEach((a, i) => {
-      if (a.dish === dish) candidate.priority[i]! += by
-    })
-  }
-
-  private spread(): number {
-    return (0.05 + 0.5 * this.random()) * Math.max(60, this.best?.body.makespan ?? 3600)
+    return false
   }
 
   private accepts(energy: number, constructing: boolean): boolean {
     if (energy <= this.currentEnergy) return true
     if (constructing) return false
     const progress = (this.iterations % this.rounds) / this.rounds
-    const temperature = this.heat * (1 - progress) * (1 - progress)
+    const temperature = this.heat * (this.away ? AWAY : (1 - progress) * (1 - progress))
     return this.random() < Math.exp((this.currentEnergy - energy) / Math.max(1e-9, temperature))
   }
 
@@ -342,10 +287,7 @@ export class Search {
     this.current = candidate
     this.currentEnergy = energy
     this.heat = Math.max(1, Math.abs(energy) * 0.01)
-    schedule.start.forEach((start, i) => {
-      if (schedule.present[i]) candidate.priority[i] = start
-    })
-    candidate.delay.set(schedule.minStart)
+    takeDown(candidate, schedule)
   }
 }
 

@@ -124,6 +124,17 @@ export class Windows {
     return this.propagate()
   }
 
+  /** Earliest starts and ends beyond what the lags say; false where they cannot be met. */
+  raise(earliest: Int32Array): boolean {
+    for (let v = 0; v < earliest.length; v++) {
+      if (!this.present[v >> 1] || earliest[v]! <= this.lo[v]!) continue
+      this.save(v)
+      this.lo[v] = earliest[v]!
+      this.touch(v)
+    }
+    return this.propagate()
+  }
+
   private save(node: number): void {
     this.trail.push(node, this.lo[node]!, this.hi[node]!, this.why[node]!)
   }

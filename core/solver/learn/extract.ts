@@ -5,8 +5,18 @@ import { ALWAYS } from './codes'
 import type { Code } from './engine'
 import type { LMode, SessionModel } from './sessionModel'
 
+/** All of a plan but its oven temperatures. */
+export type Standing = Omit<PlanBody, 'heats'>
+
 /** The solution that stands in the engine as a plan; undefined where its heats do not fit. */
 export function bodyOf(session: SessionModel): PlanBody | undefined {
+  const standing = standingIn(session)
+  const heats = heatsOf(session, standing.activities)
+  return heats && { ...standing, heats }
+}
+
+/** The solution that stands in the engine, whether it keeps all rules or not. */
+export function standingIn(session: SessionModel): Standing {
   const { model, engine } = session
   const { problem } = model
   const yes = (code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))
@@ -41,8 +51,6 @@ export function bodyOf(session: SessionModel): PlanBody | undefined {
     .sort((a, b) => a.start - b.start || a.end - b.end)
   const latest = activities.reduce((most, a) => Math.max(most, a.end), 0)
   const aside = new Set(problem.activities.filter((a) => a.aside).map((a) => a.id))
-  const heats = heatsOf(session, activities)
-  if (!heats) return undefined
   return {
     makespan: activities.reduce((most, a) => (aside.has(a.id) ? most : Math.max(most, a.end)), 0),
     choices: choicesOf(session),
@@ -80,29 +88,6 @@ export function bodyOf(session: SessionModel): PlanBody | undefined {
           : []
       }),
     ],
-    heats,
-  }
-}
-
-/** Which options, modes and starts a solution has. */
-export type Orders = Pick<PlanBody, 'choices'> & {
-  activities: Pick<PlanBody['activities'][number], 'id' | 'mode' | 'start'>[]
-}
-
-/** The same of the solution that stands in the engine, whether it keeps all rules or not. */
-export function ordersOf(session: SessionModel): Orders {
-  const { model, engine } = session
-  const { problem } = model
-  const yes = (code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))
-  return {
-    choices: choicesOf(session),
-    activities: session.activities.flatMap((a) => {
-      if (!a || !yes(a.code)) return []
-      const m = a.modes.findIndex((mode) => yes(mode.code))
-      const spec = problem.activities[a.index]!
-      const { index } = model.activities[a.index]!.modes[m]!
-      return [{ id: spec.id, mode: spec.modes[index]!.id, start: engine.lo(a.start) }]
-    }),
   }
 }
 

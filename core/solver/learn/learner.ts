@@ -7,7 +7,7 @@ import { Decisions } from './decisions'
 import { addHeatCut, heatCuts } from './heatCuts'
 import type { Code, Outcome } from './engine'
 import { addExclusions } from './exclusion'
-import { bodyOf, ordersOf, type Orders } from './extract'
+import { bodyOf, standingIn, type Standing } from './extract'
 import { valuesOf } from './hints'
 import {
   buildSessionModel,
@@ -46,8 +46,8 @@ export class Learner {
   readonly session: SessionModel
   /** Proven: no plan is shorter. */
   bound = 0
-  /** What the last solution would have been that broke a rule: its order may still be worth having. */
-  rejected: Orders | undefined
+  /** The last solution that broke a rule: what is nearest to it may still be worth having. */
+  rejected: Standing | undefined
   /** Proven: nothing better than the best plan it was told of. */
   exhausted = false
   /** Whether so many milliseconds from now are past the end of the search. */
@@ -207,7 +207,7 @@ export class Learner {
         return body
       }
     }
-    this.rejected = ordersOf(this.session)
+    this.rejected = standingIn(this.session)
     this.mended = this.values.map((_, x) =>
       !engine.isFixed(x) && engine.isBool(x) ? -1 : engine.lo(x),
     )

@@ -1,0 +1,130 @@
+import type { PlanBody } from './emit'
+import { NEVER, type Model } from './model'
+import type { Schedule } from './schedule'
+import type { Chore } from './stationTime'
+
+/** Places kept for the phases, and for the needs, of one activity; further ones have no wish. */
+export const WISHES = 8
+
+/**
+ * What a search decides; the schedule follows from it. Who does what on which station is only
+ * a wish that counts where it costs no time: with the starts and ends of an earlier schedule as
+ * earliest instants, the wishes of that schedule lead to it again.
+ */
+export interface Genes {
+  /** Less comes first. */
+  priority: Float64Array
+  /** Index into the activity's usable modes; -1: whichever ends first. */
+  mode: Int32Array
+  /** Option taken of each choice. */
+  option: Int32Array
+  /** Earliest start and end of each activity (nodes 2i and 2i + 1), beyond what the lags say. */
+  floor: Int32Array
+  /** Who would rather do a phase, `[WISHES * activity + phase]`; -1: no wish. */
+  cook: Int32Array
+  /** What would rather serve a need, `[WISHES * activity + need]`, then a hold; -1: no wish. */
+  seat: Int32Array
+  /** When and by whom each station would rather be washed, or `shift` seconds earlier. */
+  washes: (readonly Chore[])[]
+  shift: number
+  /** A waiting activity whose window is at most this wide, in seconds, goes before all others. */
+  urgency: number
+  /** Starts and ends in the schedule they were taken from; -1: absent. */
+  at: Int32Array
+}
+
+const NO_WASHES: readonly Chore[] = []
+
+export function emptyGenes(model: Model): Genes {
+  const n = model.activities.length
+  return {
+    priority: new Float64Array(n),
+    mode: new Int32Array(n).fill(-1),
+    option: new Int32Array(model.choices.length),
+    floor: new Int32Array(2 * n),
+    cook: new Int32Array(WISHES * n).fill(-1),
+    seat: new Int32Array(WISHES * n + model.holds.length).fill(-1),
+    washes: model.stations.map(() => NO_WASHES),
+    shift: 0,
+    urgency: NEVER,
+    at: new Int32Array(2 * n).fill(-1),
+  }
+}
+
+export function copyGenes(from: Genes, to: Genes): void {
+  to.priority.set(from.priority)
+  to.mode.set(from.mode)
+  to.option.set(from.option)
+  to.floor.set(from.floor)
+  to.cook.set(from.cook)
+  to.seat.set(from.seat)
+  for (let s = 0; s < from.washes.length; s++) to.washes[s] = from.washes[s]!
+  to.shift = from.shift
+  to.urgency = from.urgency
+  to.at.set(from.at)
+}
+
+/** No earliest instants and no wishes. */
+export function forget(genes: Genes): void {
+  genes.floor.fill(0)
+  genes.cook.fill(-1)
+  genes.seat.fill(-1)
+  genes.washes.fill(NO_WASHES)
+  genes.shift = 0
+}
+
+/** No wishes of one activity. */
+export function forgetWishes(genes: Genes, activity: number): void {
+  genes.cook.fill(-1, WISHES * activity, WISHES * (activity + 1))
+  genes.seat.fill(-1, WISHES * activity, WISHES * (activity + 1))
+}
+
+/** Takes down what a finished schedule looks like: its order and its wishes. */
+export function takeDown(genes: Genes, schedule: Schedule): void {
+  const { present, start, end, phases, served } = schedule
+  for (let i = 0; i < start.length; i++) {
+    genes.at[2 * i] = present[i] ? start[i]! : -1
+    genes.at[2 * i + 1] = present[i] ? end[i]! : -1
+    if (!present[i]) continue
+    genes.priority[i] = start[i]!
+    forgetWishes(genes, i)
+    phases[i]!.forEach(({ cook }, k) => wish(genes.cook, i, k, cook))
+    served[i]!.forEach((station, k) => wish(genes.seat, i, k, station))
+  }
+  genes.seat.set(schedule.heldBy, WISHES * start.length)
+  schedule.stations.forEach((s, k) => (genes.washes[k] = s.chores.slice()))
+}
+
+/** Genes that lead to a plan again, or where it breaks a rule, to what is nearest to it. */
+export function followBody(genes: Genes, model: Model, body: Omit<PlanBody, 'heats'>): void {
+  const { problem } = model
+  const stationAt = (id: string) => problem.stations.findIndex((s) => s.id === id)
+  const cookAt = (id: string | undefined) => problem.cooks.findIndex((c) => c.id === id)
+  forget(genes)
+  genes.urgency = 0
+  problem.choices.forEach((choice, c) => {
+    genes.option[c] = choice.options.findIndex((o) => o.id === body.choices[choice.id])
+  })
+  for (const run of body.activities) {
+    const i = model.indexOf.get(run.id)!
+    const { modes } = problem.activities[i]!
+    genes.priority[i] = run.start
+    genes.floor[2 * i] = run.start
+    genes.floor[2 * i + 1] = run.end
+    genes.mode[i] = model.activities[i]!.modes.findIndex((m) => modes[m.index]!.id === run.mode)
+    run.phases.forEach(({ cook }, k) => wish(genes.cook, i, k, cookAt(cook)))
+    run.stations.forEach((station, k) => wish(genes.seat, i, k, stationAt(station)))
+  }
+  for (const hold of body.holds) {
+    const h = problem.holds.findIndex((x) => x.id === hold.id)
+    genes.seat[WISHES * model.activities.length + h] = stationAt(hold.station)
+  }
+  for (const { station, cook, from, to } of body.chores) {
+    const s = stationAt(station)
+    genes.washes[s] = [...genes.washes[s]!, { cook: cookAt(cook), from, to }]
+  }
+}
+
+function wish(wishes: Int32Array, activity: number, k: number, value: number): void {
+  if (k < WISHES) wishes[WISHES * activity + k] = value
+}

@@ -1,0 +1,152 @@
+import { copyGenes, forgetWishes, type Genes } from './genes'
+import { NEVER, type Model } from './model'
+import { below, type Random } from './random'
+
+/** How likely it is that the whole schedule is put together anew around a change. */
+const ANEW = 0.3
+/** The widest stretch, either side, that is left free around a change; and the furthest squeeze. */
+const WIDEST = 0.3
+const FURTHEST = 0.3
+const LEAST_SHIFT = 15
+
+/** Changes of genes: small ones to improve a schedule, and large ones to get away from it. */
+export class Moves {
+  constructor(
+    private readonly model: Model,
+    private readonly random: Random,
+  ) {}
+
+  /**
+   * One to three small changes. Mostly all that lies before some instant then stays where it
+   * is, and all that lies behind it comes earlier, if it can, as it is.
+   */
+  change(candidate: Genes, current: Genes): void {
+    const { model, random } = this
+    copyGenes(current, candidate)
+    const length = lengthOf(model, current)
+    const moves = 1 + below(random, 3)
+    for (let m = 0; m < moves; m++) {
+      const dice = random()
+      if (dice < 0.12 && model.choices.length) this.otherOption(candidate, current)
+      else if (dice < 0.24) this.otherMode(candidate, below(random, model.activities.length))
+      else if (dice < 0.4) this.shiftDish(candidate, length)
+      else if (dice < 0.43) candidate.urgency = [0, 120, 300, 1200, NEVER][below(random, 5)]!
+      else this.shiftOne(candidate, length)
+    }
+    if (random() < ANEW) {
+      candidate.floor.fill(0)
+      candidate.shift = 0
+    } else this.squeeze(candidate, current, length)
+  }
+
+  /** One or two large changes: other ways of doing things, dishes at another time. */
+  kick(candidate: Genes, current: Genes): void {
+    const { model, random } = this
+    copyGenes(current, candidate)
+    candidate.floor.fill(0)
+    candidate.shift = 0
+    const length = lengthOf(model, current)
+    for (let kicks = 1 + below(random, 2); kicks > 0; kicks--) {
+      const dice = random()
+      if (dice < 0.5 && model.choices.length) {
+        const i = this.otherOption(candidate, current)
+        if (i >= 0 && random() < 0.5) this.placeDish(candidate, i, length)
+      } else {
+        const i = below(random, model.activities.length)
+        if (dice < 0.75) this.otherMode(candidate, i)
+        this.placeDish(candidate, i, length)
+      }
+    }
+  }
+
+  private squeeze(candidate: Genes, current: Genes, length: number): void {
+    const { random } = this
+    const centre = random() * length
+    const width = random() * random() * WIDEST * length
+    const shift = Math.round(LEAST_SHIFT + FURTHEST * length * random() ** 3)
+    candidate.shift = shift
+    for (let i = 0; i < candidate.priority.length; i++) {
+      const start = current.at[2 * i]!
+      const end = current.at[2 * i + 1]!
+      const free = start < 0 || candidate.priority[i] !== start || Math.abs(start - centre) <= width
+      candidate.floor[2 * i] = free ? 0 : start < centre ? start : Math.max(0, start - shift)
+      candidate.floor[2 * i + 1] = free ? 0 : end < centre ? end : Math.max(0, end - shift)
+      if (free && random() < 0.5) forgetWishes(candidate, i)
+    }
+  }
+
+  /** Another option of some choice; an activity of the one that was left, or -1. */
+  private otherOption(candidate: Genes, current: Genes): number {
+    const { model, random } = this
+    const c = below(random, model.choices.length)
+    const { options } = model.choices[c]!
+    const possible = options.flatMap((o, j) => (o.possible ? [j] : []))
+    const was = candidate.option[c]!
+    const next = possible[below(random, possible.length)]!
+    candidate.option[c] = next
+    if (next === was) return -1
+    // What comes instead begins at about the time of what it stands in for.
+    let at = NEVER
+    let left = -1
+    for (const i of options[was]!.members) {
+      if (current.at[2 * i]! < 0 || current.at[2 * i]! >= at) continue
+      at = current.at[2 * i]!
+      left = i
+    }
+    if (left >= 0)
+      for (const i of options[next]!.members)
+        if (current.at[2 * i]! < 0) candidate.priority[i] = at + random()
+    return left
+  }
+
+  private otherMode(candidate: Genes, i: number): void {
+    const { modes } = this.model.activities[i]!
+    candidate.mode[i] = modes.length < 2 ? -1 : below(this.random, modes.length + 1) - 1
+  }
+
+  private shiftOne(candidate: Genes, length: number): void {
+    const { model, random } = this
+    const i = below(random, model.activities.length)
+    // Half of the moves jump next to another activity, half drift a little.
+    if (random() < 0.5) {
+      const other = below(random, model.activities.length)
+      candidate.priority[i] = candidate.priority[other]! + (random() < 0.5 ? -0.5 : 0.5)
+    } else candidate.priority[i]! += this.drift(length)
+  }
+
+  private shiftDish(candidate: Genes, length: number): void {
+    const by = this.drift(length)
+    for (const i of this.dishOf(below(this.random, this.model.activities.length)))
+      candidate.priority[i]! += by
+  }
+
+  /** Moves a whole dish to any time, rather an early one. */
+  private placeDish(candidate: Genes, i: number, length: number): void {
+    const { random } = this
+    const dish = this.dishOf(i)
+    const first = Math.min(...dish.map((j) => candidate.priority[j]!))
+    const by = random() * random() * length - first
+    for (const j of dish) {
+      candidate.priority[j]! += by
+      forgetWishes(candidate, j)
+    }
+  }
+
+  private dishOf(i: number): number[] {
+    const { activities } = this.model.problem
+    const { dish } = activities[i]!
+    return dish === undefined ? [i] : activities.flatMap((a, j) => (a.dish === dish ? [j] : []))
+  }
+
+  private drift(length: number): number {
+    return (this.random() - 0.5) * (0.05 + 0.5 * this.random()) * length
+  }
+}
+
+/** Seconds to the latest end that counts, at least a minute. */
+function lengthOf(model: Model, genes: Genes): number {
+  let most = 60
+  for (const a of model.activities)
+    if (!a.aside && genes.at[2 * a.index + 1]! > most) most = genes.at[2 * a.index + 1]!
+  return most
+}
