@@ -5,7 +5,8 @@ export interface Requirement {
   from: number
   to: number
   weight: number
-  words: string
+  /** Only asked for where something clashes: there are thousands of requirements. */
+  words: () => string
 }
 
 /** Node of instant 0, after the starts and ends of all activities. */
@@ -20,36 +21,36 @@ export function requirements(model: Model, present: Uint8Array): Requirement[] {
     if (!present[a.index] || !a.modes.length) continue
     const id = problem.activities[a.index]!.id
     const s = 2 * a.index
-    const add = (from: number, to: number, weight: number, words: string) =>
+    const add = (from: number, to: number, weight: number, words: () => string) =>
       out.push({ from, to, weight, words })
-    add(s, s + 1, a.min, `"${id}" takes at least ${a.min} s`)
-    if (a.max < NEVER) add(s + 1, s, -a.max, `"${id}" takes at most ${a.max} s`)
-    add(
-      zero,
-      s,
-      a.release,
+    add(s, s + 1, a.min, () => `"${id}" takes at least ${a.min} s`)
+    if (a.max < NEVER) add(s + 1, s, -a.max, () => `"${id}" takes at most ${a.max} s`)
+    add(zero, s, a.release, () =>
       a.fact ? `"${id}" began at ${a.release}` : `"${id}" starts at ${a.release} or later`,
     )
     add(
       zero,
       s + 1,
       a.earliestEnd,
-      `"${id}" waits for the oven, and ends at ${a.earliestEnd} or later`,
+      () => `"${id}" waits for the oven, and ends at ${a.earliestEnd} or later`,
     )
     if (a.latestStart < NEVER)
-      add(
-        s,
-        zero,
-        -a.latestStart,
+      add(s, zero, -a.latestStart, () =>
         a.fact ? `"${id}" began at ${a.release}` : `"${id}" starts at ${a.latestStart} or earlier`,
       )
-    if (a.due < NEVER) add(s + 1, zero, -a.due, `"${id}" is due at ${a.due}`)
+    if (a.due < NEVER) add(s + 1, zero, -a.due, () => `"${id}" is due at ${a.due}`)
     if (model.deadline < NEVER && !isOver(a))
-      add(s + 1, zero, -model.deadline, `everything ends by the deadline at ${model.deadline}`)
+      add(
+        s + 1,
+        zero,
+        -model.deadline,
+        () => `everything ends by the deadline at ${model.deadline}`,
+      )
   }
   for (const e of model.edges) {
     if (!present[e.from >> 1] || !present[e.to >> 1]) continue
-    out.push({ ...e, words: edgeWords(model, e.relation, e.weight) })
+    const { from, to, weight, relation } = e
+    out.push({ from, to, weight, words: () => edgeWords(model, relation, weight) })
   }
   return out
 }
@@ -117,5 +118,5 @@ export function conflict(model: Model, list: Requirement[]): string[] {
       if (earliest(model, without) === undefined) core = without
       else i += size
     }
-  return [...new Set(core.map((r) => r.words))]
+  return [...new Set(core.map((r) => r.words()))]
 }

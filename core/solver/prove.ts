@@ -7,17 +7,24 @@ import { NEVER, type MActivity, type Model } from './model'
 export type Proof = { feasible: false; reasons: string[] } | { feasible: true; bound: Bound }
 
 /**
- * Either a proof that no plan exists, with what clashes in words, or a lower bound. Marks the
- * options that can never be taken. Finding no proof does not mean that there is a plan.
+ * Either a proof that no plan exists, with what clashes in words, or a lower bound. Finding no
+ * proof does not mean that there is a plan.
  */
 export function prove(model: Model): Proof {
-  const no = (...reasons: string[]): Proof => ({ feasible: false, reasons })
+  const reasons = contradiction(model)
+  return reasons ? { feasible: false, reasons } : proveBound(model)
+}
+
+/**
+ * What contradicts itself without any order of the steps, in words: the quick part of a proof.
+ * Marks the options that can never be taken.
+ */
+export function contradiction(model: Model): string[] | undefined {
   const { problem } = model
-  for (const [i, reasons] of model.impossible)
-    if (model.activities[i]!.choice < 0) return no(...reasons)
+  for (const [i, reasons] of model.impossible) if (model.activities[i]!.choice < 0) return reasons
   for (const h of model.holds)
     if (model.impossibleHolds.has(h.index) && [h.from, h.to].every((i) => always(model, i)))
-      return no(model.impossibleHolds.get(h.index)!)
+      return [model.impossibleHolds.get(h.index)!]
 
   const whyNot = model.choices.map(() => [] as string[])
   model.choices.forEach((choice, k) =>
@@ -30,11 +37,16 @@ export function prove(model: Model): Proof {
     }),
   )
   const lags = clash(model, -1, -1)
-  if (lags) return no(...lags)
+  if (lags) return lags
   for (const [k, choice] of model.choices.entries())
     if (choice.options.every((o) => !o.possible))
-      return no(`no option of "${problem.choices[k]!.id}" can be taken`, ...whyNot[k]!)
+      return [`no option of "${problem.choices[k]!.id}" can be taken`, ...whyNot[k]!]
+  return undefined
+}
 
+/** The slower part of a proof, where nothing contradicts itself: a lower bound. */
+export function proveBound(model: Model): Proof {
+  const no = (...reasons: string[]): Proof => ({ feasible: false, reasons })
   const bound = lowerBound(model)
   if (!bound) return no('the waits of the session contradict each other')
   if (bound.value > model.deadline)
@@ -131,6 +143,7 @@ function absence(model: Model, a: MActivity, earliestStart: number, latestStart:
       const from = earliestStart + head
       const until = Math.min(NEVER - 1, latestStart + head + slack)
       const free = cooks.some((c) => {
+        if (!model.cooks[c]!.away.length) return from <= until
         const alone = new CookTime(model, model.cooks[c]!, new Journal())
         return alone.slot(from, until, phase.min, 0, phase.hands, -1) <= until
       })

@@ -10,7 +10,7 @@ import { copyGenes, emptyGenes, followBody, takeDown, type Genes } from './genes
 import { NEVER, type Model } from './model'
 import { compareObjectives, lateness, objectives, valuesOfBody } from './objective'
 import { Moves } from './moves'
-import { prove } from './prove'
+import { contradiction, proveBound } from './prove'
 import { seeded, type Random } from './random'
 import { Schedule } from './schedule'
 
@@ -20,6 +20,8 @@ const STEP = 0.02
 const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
 const POLISH = 400
+/** Decodes without a plan after which it is seen whether there can be one. */
+const FIRST = 3
 /** Decodes, or attempts to place something, after the priority rules and before learning. */
 const WARM_UP = 60
 const WARM_UP_WORK = 15_000
@@ -56,7 +58,7 @@ export class Search {
   readonly model: Model
   infeasible: string[] | undefined
   /** The best lower bound so far; learning raises it. */
-  bound: Bound
+  bound: Bound = { value: 0, kind: 'nothing', because: [] }
   best: Found | undefined
   /** Decodes so far. */
   iterations = 0
@@ -82,12 +84,11 @@ export class Search {
   private learner: Learner | undefined
   /** Steps since learning began. */
   private lessons = 0
+  private bounded = false
 
   constructor(problem: Problem, seed: number) {
     this.model = buildModel(problem)
-    const proof = prove(this.model)
-    this.infeasible = proof.feasible ? undefined : proof.reasons
-    this.bound = proof.feasible ? proof.bound : { value: 0, kind: 'nothing', because: [] }
+    this.infeasible = contradiction(this.model)
     this.random = seeded(seed)
     this.schedule = new Schedule(this.model)
     this.construction = new Construction(this.model, this.random)
@@ -150,10 +151,21 @@ export class Search {
   step(): boolean {
     this.iterations++
     this.sinceBest++
+    if (this.best || this.iterations > FIRST) this.settleBound()
+    if (this.infeasible) return false
     if (this.learns) return this.learn()
     const better = this.decode()
     this.idle = better ? 0 : this.idle + 1
     return better
+  }
+
+  /** The first plan goes before the bound: it is what is waited for. */
+  settleBound(): void {
+    if (this.bounded || this.infeasible) return
+    this.bounded = true
+    const proof = proveBound(this.model)
+    if (proof.feasible) this.bound = proof.bound
+    else this.infeasible = proof.reasons
   }
 
   /** Whether this step learns: once there has been time for plain construction. */

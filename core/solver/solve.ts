@@ -74,14 +74,19 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
     search.iterations >= iterations ||
     options.signal?.aborted === true
 
+  const end = () => {
+    search.settleBound()
+    return false
+  }
+
   return {
     advance(milliseconds) {
       const pause = Math.min(until, clock() + milliseconds)
       for (;;) {
-        if (done()) return false
+        if (done()) return end()
         if (search.step()) options.onImprovement?.(plan())
         const now = clock()
-        if (now >= until) return false
+        if (now >= until) return end()
         if (now >= pause) return !done()
       }
     },
