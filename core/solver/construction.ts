@@ -8,7 +8,7 @@ const KEEP_OPTIONS = 0.7
 const URGENCIES = [1200, NEVER, 300, 0]
 
 /**
- * The first schedules: every priority rule once, then with the best of them every option of
+ * The first schedules: every priority rule once with the load well spread, then with the best of them every option of
  * every choice, one choice after another, then the rules again with other urgencies.
  */
 export class Construction {
@@ -17,6 +17,7 @@ export class Construction {
   private readonly rules: PriorityRule[]
   private readonly trials: [choice: number, option: number][]
   private readonly possible: number[][]
+  private readonly balanced: Int32Array
   /** Priorities of the latest schedule, and what gave the best one. */
   private readonly tried: Float64Array
   private best: { priority: Float64Array; urgency: number } | undefined
@@ -27,6 +28,7 @@ export class Construction {
   ) {
     this.rules = priorityRules(model)
     this.possible = model.choices.map((c) => c.options.flatMap((o, j) => (o.possible ? [j] : [])))
+    this.balanced = balancedOptions(model, this.possible)
     this.trials = this.possible.flatMap((options, c) =>
       options.length > 1 ? options.map((o): [number, number] => [c, o]) : [],
     )
@@ -42,7 +44,7 @@ export class Construction {
     if (k < rules.length) {
       candidate.priority.set(rules[k]!(random))
       candidate.urgency = NEVER
-      possible.forEach((options, c) => (candidate.option[c] = options[0] ?? 0))
+      candidate.option.set(this.balanced)
     } else if (k < rules.length + trials.length && best) {
       const [c, o] = trials[k - rules.length]!
       candidate.priority.set(best.priority)
@@ -65,4 +67,46 @@ export class Construction {
   succeeded(candidate: Genes): void {
     this.best = { priority: this.tried.slice(), urgency: candidate.urgency }
   }
+}
+
+/**
+ * An option for each choice such that no station and nobody's hands have much more to do than
+ * all others: one choice after another, the option with the least busiest resource.
+ */
+function balancedOptions(model: Model, possible: number[][]): Int32Array {
+  const stations = model.stations.length
+  const load = new Float64Array(stations + model.cooks.length)
+  const add = (members: Iterable<number>, to: Float64Array) => {
+    for (const i of members) {
+      const mode = model.activities[i]!.modes[0]
+      if (!mode) continue
+      for (const need of mode.needs) {
+        const room = need.stations.reduce((sum, s) => sum + model.stations[s]!.capacity, 0)
+        for (const s of need.stations) to[s]! += (mode.min * need.amount) / room
+      }
+      for (const phase of mode.phases)
+        if (phase.hands)
+          for (const c of phase.cooks) to[stations + c]! += phase.min / phase.cooks.length
+    }
+  }
+  add(
+    model.activities.flatMap((a) => (a.choice < 0 ? [a.index] : [])),
+    load,
+  )
+  const taken = new Int32Array(possible.length)
+  possible.forEach((options, c) => {
+    let best: { option: number; load: Float64Array; most: number; sum: number } | undefined
+    for (const option of options) {
+      const then = load.slice()
+      add(model.choices[c]!.options[option]!.members, then)
+      const most = then.reduce((m, x) => Math.max(m, x), 0)
+      const sum = then.reduce((m, x) => m + x, 0)
+      if (!best || most < best.most || (most === best.most && sum < best.sum))
+        best = { option, load: then, most, sum }
+    }
+    if (!best) return
+    taken[c] = best.option
+    load.set(best.load)
+  })
+  return taken
 }

@@ -23,8 +23,8 @@ const POLISH = 400
 /** Decodes without a plan after which it is seen whether there can be one. */
 const FIRST = 3
 /** Decodes, or attempts to place something, after the priority rules and before learning. */
-const WARM_UP = 60
-const WARM_UP_WORK = 15_000
+const WARM_UP = 150
+const WARM_UP_WORK = 100_000
 /** Milliseconds that building takes, per activity squared: not begun shortly before the end. */
 const BUILD_MS = 0.08
 /** Conflicts of one lesson. */
