@@ -4,7 +4,8 @@ import { loadCore } from './core.mjs'
 import { MOST_THREADS, solveThreads } from './solveThreads.mjs'
 
 const USAGE = `usage:
-  cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--threads 1] [--out PLAN.json]
+  cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--threads 1]
+              [--previous PLAN.json] [--out PLAN.json]
   cadrum check PROBLEM.json PLAN.json
   cadrum compile SESSION.json [--out PROBLEM.json]
   cadrum read FILE [--out RECIPE.json]     text, HTML, JSON-LD, CSV or our own JSON; - is standard input
@@ -17,7 +18,14 @@ const core = await loadCore()
 process.exitCode = await commands[command](rest)
 
 async function plan(args) {
-  const { files, flags } = parse(args, ['seconds', 'iterations', 'seed', 'threads', 'out'])
+  const { files, flags } = parse(args, [
+    'seconds',
+    'iterations',
+    'seed',
+    'threads',
+    'previous',
+    'out',
+  ])
   if (files.length !== 1) fail(USAGE)
   const problem = unwrap(core.readProblem(readJson(files[0])))
   const options = { seed: whole(flags, 'seed', 1, -2147483648) }
@@ -28,13 +36,26 @@ async function plan(args) {
   if (threads > MOST_THREADS) fail(`--threads: at most ${MOST_THREADS}`)
   if (threads > 1 && options.iterations !== undefined)
     fail('--threads: only with --seconds; with --iterations the plan is the same every time')
+  if (flags.previous !== undefined) {
+    if (threads > 1) fail('--previous: only with one thread')
+    options.previous = unwrap(core.readPlan(readJson(flags.previous)))
+  }
   const result =
-    threads > 1
-      ? await solveThreads(problem, { ...options, threads })
-      : core.solve(problem, options)
+    threads > 1 ? await solveThreads(problem, { ...options, threads }) : alone(problem, options)
   write(result, flags.out)
   for (const reason of result.reasons) console.error(reason)
   return { optimal: 0, feasible: 0, infeasible: 3, unknown: 4 }[result.status]
+}
+
+function alone(problem, options) {
+  const run = core.startSolving(problem, options)
+  while (run.advance(Infinity));
+  const stability = run.stability()
+  if (stability)
+    console.error(
+      `as planned before: ${stability.kept} s; this plan changes ${stability.changes} steps of it`,
+    )
+  return run.plan()
 }
 
 function check(args) {

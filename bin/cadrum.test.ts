@@ -31,6 +31,16 @@ const sessionFile = (dishes: number) => ({
 })
 
 describe('the command line', () => {
+  it('keeps to an earlier plan, and says what that costs', () => {
+    const out = join(folder, 'earlier.json')
+    run('plan', example('problem'), '--iterations', '50', '--out', out)
+    const again = run('plan', example('problem'), '--iterations', '20', '--previous', out)
+    const { makespan } = JSON.parse(readFileSync(out, 'utf8')) as { makespan: number }
+    expect(again.status).toBe(0)
+    expect(again.stderr).toBe(`as planned before: ${makespan} s; this plan changes 0 steps of it\n`)
+    expect(run('plan', example('problem'), '--previous', example('problem')).status).toBe(2)
+  })
+
   it('plans, and its own check passes', () => {
     const out = join(folder, 'plan.json')
     expect(run('plan', example('problem'), '--iterations', '50', '--out', out)).toEqual({

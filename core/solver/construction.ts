@@ -38,13 +38,15 @@ export class Construction {
 
   /** The k-th of them; `current` is the best so far. */
   next(k: number, candidate: Genes, current: Genes): void {
-    const { rules, trials, random, best, possible } = this
+    const { rules, trials, random, best } = this
     forget(candidate)
     candidate.mode.fill(-1)
     if (k < rules.length) {
       candidate.priority.set(rules[k]!(random))
       candidate.urgency = NEVER
-      candidate.option.set(this.balanced)
+      // Where these options do not come out, others may.
+      if (best || k % 2 === 0) candidate.option.set(this.balanced)
+      else this.anyOptions(candidate)
     } else if (k < rules.length + trials.length && best) {
       const [c, o] = trials[k - rules.length]!
       candidate.priority.set(best.priority)
@@ -55,12 +57,15 @@ export class Construction {
       candidate.priority.set(rules[k % rules.length]!(random))
       candidate.urgency = URGENCIES[Math.floor(k / rules.length) % URGENCIES.length]!
       if (best && random() < KEEP_OPTIONS) candidate.option.set(current.option)
-      else
-        possible.forEach((options, c) => {
-          candidate.option[c] = options[below(random, options.length)] ?? 0
-        })
+      else this.anyOptions(candidate)
     }
     this.tried.set(candidate.priority)
+  }
+
+  private anyOptions(candidate: Genes): void {
+    this.possible.forEach((options, c) => {
+      candidate.option[c] = options[below(this.random, options.length)] ?? 0
+    })
   }
 
   /** The latest of them was the best so far. */

@@ -95,7 +95,10 @@ export function takeDown(genes: Genes, schedule: Schedule): void {
   schedule.stations.forEach((s, k) => (genes.washes[k] = s.chores.slice()))
 }
 
-/** Genes that lead to a plan again, or where it breaks a rule, to what is nearest to it. */
+/**
+ * Genes that lead to a plan again, or where it breaks a rule, to what is nearest to it. What the
+ * plan does not know, or knows otherwise, is left open.
+ */
 export function followBody(genes: Genes, model: Model, body: Omit<PlanBody, 'heats'>): void {
   const { problem } = model
   const stationAt = (id: string) => problem.stations.findIndex((s) => s.id === id)
@@ -103,10 +106,12 @@ export function followBody(genes: Genes, model: Model, body: Omit<PlanBody, 'hea
   forget(genes)
   genes.urgency = 0
   problem.choices.forEach((choice, c) => {
-    genes.option[c] = choice.options.findIndex((o) => o.id === body.choices[choice.id])
+    const option = choice.options.findIndex((o) => o.id === body.choices[choice.id])
+    if (option >= 0 && model.choices[c]!.options[option]!.possible) genes.option[c] = option
   })
   for (const run of body.activities) {
-    const i = model.indexOf.get(run.id)!
+    const i = model.indexOf.get(run.id)
+    if (i === undefined) continue
     const { modes } = problem.activities[i]!
     genes.priority[i] = run.start
     genes.floor[2 * i] = run.start
@@ -117,10 +122,12 @@ export function followBody(genes: Genes, model: Model, body: Omit<PlanBody, 'hea
   }
   for (const hold of body.holds) {
     const h = problem.holds.findIndex((x) => x.id === hold.id)
+    if (h < 0) continue
     genes.seat[WISHES * model.activities.length + h] = stationAt(hold.station)
   }
   for (const { station, cook, from, to } of body.chores) {
     const s = stationAt(station)
+    if (s < 0) continue
     genes.washes[s] = [...genes.washes[s]!, { cook: cookAt(cook), from, to }]
   }
 }

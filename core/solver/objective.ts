@@ -1,13 +1,9 @@
 import type { ObjectiveName } from '../problem'
-import { planBody, type PlanBody } from './emit'
+import type { PlanBody } from './emit'
 import { isOver, NEVER, type Model } from './model'
 import type { Schedule } from './schedule'
 
-/** The values of the problem's objectives for a finished schedule, in order; less is better. */
-export const objectives = (model: Model, schedule: Schedule): number[] =>
-  valuesOfBody(model, planBody(model, schedule))
-
-/** The same for a plan's body. */
+/** The values of the problem's objectives for a plan's body, in order; less is better. */
 export function valuesOfBody(model: Model, body: PlanBody): number[] {
   const { problem } = model
   const aside = new Set(problem.activities.filter((a) => a.aside).map((a) => a.id))

@@ -52,8 +52,8 @@ export class Schedule {
   private readonly placed: Uint8Array
   /** For each activity itself and all that must be placed before it. */
   private readonly before: Uint8Array[]
-  /** Activity whose longest wait was missed: it and what leads to it go first now; or -1. */
-  private focus = -1
+  /** What goes first now: a longest wait was missed, or something that it waits for is in use. */
+  private readonly wanted: Uint8Array
   private readonly stack: { activity: number; journal: number; windows: number }[] = []
   /** Earliest instants with nothing placed, per set of options; null: they contradict. */
   private readonly openWindows = new Map<string, Int32Array | null>()
@@ -91,6 +91,7 @@ export class Schedule {
     this.minStart = new Int32Array(n)
     this.minEnd = new Int32Array(n)
     this.placed = new Uint8Array(n)
+    this.wanted = new Uint8Array(n)
     this.before = ancestors(this.follows)
     this.placement = new Placement(this)
   }
@@ -112,6 +113,7 @@ export class Schedule {
       if (this.tryPlace(activity, genes)) continue
       if (this.placement.never) {
         this.blocked[next] = 1
+        if (this.windows.hi[2 * next]! < NEVER) this.wantRelease(activity)
         continue
       }
       const culprit = this.placement.culprit
@@ -127,14 +129,17 @@ export class Schedule {
         // What set the limit lies behind: then this goes before all that was placed so far.
         if (!this.model.facts || !this.stack.length) return false
         this.urgent[next] = 1
-        this.focus = next
+        this.want(next)
         this.takeBack(this.stack[0]!.activity)
         continue
       }
       const later = this.start[culprit]! + Math.max(1, this.placement.lateBy)
       this.urgent[next] = 1
       // Placed at once after what it follows, before anything else takes the time it needs.
-      if (this.focus < 0 || !this.before[this.focus]![next]) this.focus = next
+      if (!this.wanted[next]) {
+        this.wanted.fill(0)
+        this.want(next)
+      }
       this.takeBack(culprit)
       this.minStart[culprit] = later
     }
@@ -154,7 +159,7 @@ export class Schedule {
         present[a.index] = option.members.has(a.index) ? 1 : 0
       }
     this.placed.fill(0)
-    this.focus = -1
+    this.wanted.fill(0)
     this.blocked.fill(0)
     this.urgent.fill(0)
     this.minStart.fill(0)
@@ -199,8 +204,7 @@ export class Schedule {
     let bestKey = Infinity
     let left = 0
     let rescue = -1
-    if (this.focus >= 0 && placed[this.focus]) this.focus = -1
-    const wanted = this.focus < 0 ? undefined : this.before[this.focus]!
+    const { wanted } = this
     let focused = false
     for (let i = 0; i < present.length; i++) {
       if (!present[i] || placed[i]) continue
@@ -211,14 +215,12 @@ export class Schedule {
         continue
       }
       const hi = windows.hi[2 * i]!
-      if (wanted) {
-        if (focused && !wanted[i]) continue
-        if (wanted[i] && !focused) {
-          focused = true
-          best = -1
-          bestKey = Infinity
-          bestUrgent = false
-        }
+      if (focused && !wanted[i]) continue
+      if (wanted[i] && !focused) {
+        focused = true
+        best = -1
+        bestKey = Infinity
+        bestUrgent = false
       }
       const now = hi < NEVER && (urgent[i] === 1 || hi - windows.lo[2 * i]! <= genes.urgency)
       if (bestUrgent && !now) continue
@@ -233,6 +235,25 @@ export class Schedule {
     if (left === 0) return -1
     // Lags in a circle leave nobody first: the one with the earliest window begins.
     return rescue >= 0 && !blocked.some((b) => b === 1) ? rescue : -2
+  }
+
+  /** From now on it and all that leads to it go first. */
+  private want(activity: number): void {
+    const leads = this.before[activity]!
+    for (let i = 0; i < leads.length; i++) if (leads[i]) this.wanted[i] = 1
+  }
+
+  /** What it could stand on is kept by others: those who give that back go first. */
+  private wantRelease(activity: MActivity): void {
+    const { model, heldBy, placed } = this
+    for (const hold of model.holds) {
+      const station = heldBy[hold.index]!
+      if (station < 0 || hold.to < 0 || !placed[hold.from] || placed[hold.to]) continue
+      const needs =
+        activity.modes.some((m) => m.needs.some((n) => n.stations.includes(station))) ||
+        model.holds.some((h) => h.from === activity.index && h.need.stations.includes(station))
+      if (needs) this.want(hold.to)
+    }
   }
 
   private tryPlace(activity: MActivity, genes: Genes): boolean {

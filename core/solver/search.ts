@@ -1,3 +1,4 @@
+import type { Plan } from '../plan'
 import type { Problem } from '../problem'
 import type { Bound } from './bound'
 import { overdue } from './facts'
@@ -5,21 +6,24 @@ import { breachesOf, planBody, type PlanBody } from './emit'
 import type { Standing } from './learn/extract'
 import { Learner } from './learn/learner'
 import { buildModel } from './buildModel'
+import { changesFrom } from './changes'
 import { Construction } from './construction'
 import { copyGenes, emptyGenes, followBody, takeDown, type Genes } from './genes'
 import { NEVER, type Model } from './model'
-import { compareObjectives, lateness, objectives, valuesOfBody } from './objective'
+import { compareObjectives, lateness, valuesOfBody } from './objective'
 import { Moves } from './moves'
 import { contradiction, proveBound } from './prove'
 import { seeded, type Random } from './random'
 import { Schedule } from './schedule'
 
+/** What each step changed from an earlier plan counts for, in seconds of an objective. */
+const CHANGE = 60
 /** Weight of each further objective against the one before it, while searching. */
 const STEP = 0.02
 /** A second of lateness weighs as much as this many of the first objective. */
 const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
-const POLISH = 400
+const POLISH = 1000
 /** Decodes without a plan after which it is seen whether there can be one. */
 const FIRST = 3
 /** Decodes, or attempts to place something, after the priority rules and before learning. */
@@ -86,7 +90,15 @@ export class Search {
   private lessons = 0
   private bounded = false
 
-  constructor(problem: Problem, seed: number) {
+  /** The plan that changes of an earlier one only what it must. */
+  kept: Found | undefined
+
+  constructor(
+    problem: Problem,
+    seed: number,
+    /** A plan to keep to where that costs nothing. */
+    private readonly previous?: Plan,
+  ) {
     this.model = buildModel(problem)
     this.infeasible = contradiction(this.model)
     this.random = seeded(seed)
@@ -153,6 +165,7 @@ export class Search {
     this.sinceBest++
     if (this.best || this.iterations > FIRST) this.settleBound()
     if (this.infeasible) return false
+    if (this.iterations === 1 && this.previous) return this.keep(this.previous)
     if (this.learns) return this.learn()
     const better = this.decode()
     this.idle = better ? 0 : this.idle + 1
@@ -213,16 +226,34 @@ export class Search {
     return this.decode(true)
   }
 
+  /** The earlier plan as far as it still goes, before anything else is tried. */
+  private keep(previous: Plan): boolean {
+    for (const urgency of [0, 300, NEVER]) {
+      this.follow(previous)
+      this.candidate.urgency = urgency
+      if (!this.decode(true)) continue
+      this.kept = this.best
+      return true
+    }
+    return false
+  }
+
+  private valuesOf(body: PlanBody): number[] {
+    const values = valuesOfBody(this.model, body)
+    if (this.previous) values.splice(1, 0, CHANGE * changesFrom(this.previous, body))
+    return values
+  }
+
   /** Takes over a plan found elsewhere where it is better than the best here and keeps all rules. */
   receive(body: PlanBody): boolean {
-    if (this.infeasible || !this.offer(body, valuesOfBody(this.model, body))) return false
+    if (this.infeasible || !this.offer(body, this.valuesOf(body))) return false
     this.follow(body)
     this.decode(true)
     return true
   }
 
   private takeUp(body: PlanBody): boolean {
-    const better = this.offer(body, valuesOfBody(this.model, body))
+    const better = this.offer(body, this.valuesOf(body))
     // The same order, put together anew as early as it goes, is often shorter still.
     this.follow(body)
     return this.decode(true) || better
@@ -255,12 +286,13 @@ export class Search {
       return false
     }
     const late = lateness(this.model, schedule)
-    const values = objectives(this.model, schedule)
+    const body = planBody(this.model, schedule)
+    const values = this.valuesOf(body)
     const energy = LATE * late + weighted(values)
     if (constructing && energy < this.currentEnergy) construction.succeeded(candidate)
     if (leaving || this.accepts(energy, constructing)) this.accept(energy)
     if (late > 0 || (this.best && compareObjectives(values, this.best.values) >= 0)) return false
-    return this.offer(planBody(this.model, schedule), values)
+    return this.offer(body, values)
   }
 
   /** Whether an excursion begins; one that is over and led nowhere ends where it began. */

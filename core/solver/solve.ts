@@ -1,5 +1,6 @@
 import type { Plan } from '../plan'
 import type { Problem } from '../problem'
+import { changesFrom } from './changes'
 import { planOf } from './emit'
 import { boundWords } from './prove'
 import { Search } from './search'
@@ -10,6 +11,11 @@ export interface SolveOptions {
   /** Decodes to spend: the same number and seed give the same plan on any machine. */
   iterations?: number
   seed?: number
+  /**
+   * A plan to keep to: among plans of the same makespan the one that changes fewest of its
+   * steps is the better one. What does not fit the problem any more is left out of account.
+   */
+  previous?: Plan
   /** Called with every better plan, whose status is still open. */
   onImprovement?: (plan: Plan) => void
   /** Stops the search early; the best plan so far comes back. */
@@ -41,13 +47,18 @@ export interface Run {
   /** In words, what the proven bound rests on. */
   boundWords: () => string
   iterations: () => number
+  /**
+   * With `previous`: the makespan of the plan that changes only what it must, and how many steps
+   * the best plan so far changes; what the best is shorter by is the price of stability.
+   */
+  stability: () => { kept: number; changes: number } | undefined
 }
 
 export function startSolving(problem: Problem, options: SolveOptions = {}): Run {
   const clock = options.clock ?? (() => performance.now())
   const seed = options.seed ?? 1
   const began = clock()
-  const search = new Search(problem, seed)
+  const search = new Search(problem, seed, options.previous)
   const iterations = options.iterations ?? Infinity
   const seconds = options.seconds ?? (options.iterations === undefined ? 5 : Infinity)
   const until = began + seconds * 1000
@@ -94,5 +105,10 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
     receive: (found) => search.receive(found),
     boundWords: () => boundWords(search.bound),
     iterations: () => search.iterations,
+    stability: () => {
+      const { kept, best } = search
+      if (!options.previous || !kept || !best) return undefined
+      return { kept: kept.body.makespan, changes: changesFrom(options.previous, best.body) }
+    },
   }
 }
