@@ -1,6 +1,13 @@
 import { kitchenSchema } from '../core/kitchen'
 import { recipeSchema, type Recipe } from '../core/recipe'
-import { eveningsFrom, fillEvenings, sessionSchema, type Session } from '../core/session'
+import {
+  eveningsFrom,
+  fillEvenings,
+  menuSchema,
+  sessionSchema,
+  type Menu,
+  type Session,
+} from '../core/session'
 import { highfell } from './kitchen'
 import * as bakes from './recipes/bakes'
 import * as bases from './recipes/bases'
@@ -31,6 +38,10 @@ const saturday: Session = sessionSchema.parse({
   kitchen: 'highfell',
   cooks: ['runa', 'teo'],
   start: '2027-03-20T09:00',
+  useUp: [
+    { item: 'parsnips', amount: 700, unit: 'g', by: '2027-03-22' },
+    { item: 'celery', amount: 300, unit: 'g', by: '2027-03-24' },
+  ],
   dishes: [
     { recipe: 'braised-pork', batches: 2 },
     { recipe: 'squash-soup', batches: 2 },
@@ -44,6 +55,32 @@ const saturday: Session = sessionSchema.parse({
     { recipe: 'beetroot-eggs', batches: 1 },
   ],
 })
+
+/** Menus of the winter before, to come round again. */
+export const demoMenus: Menu[] = [
+  {
+    id: 'new-year',
+    name: 'The week after New Year',
+    day: '2027-01-09',
+    dishes: [
+      { recipe: 'braised-pork', batches: 2 },
+      { recipe: 'squash-soup', batches: 1.5 },
+      { recipe: 'oat-bars', batches: 1 },
+      { recipe: 'soda-bread', batches: 1 },
+    ],
+  },
+  {
+    id: 'half-term',
+    name: 'Half term',
+    day: '2027-02-13',
+    dishes: [
+      { recipe: 'turkey-patties', batches: 2 },
+      { recipe: 'bean-bake', batches: 1 },
+      { recipe: 'brown-rice', batches: 1 },
+      { recipe: 'beetroot-eggs', batches: 1 },
+    ],
+  },
+].map((m) => menuSchema.parse({ format: 'cadrum/menu@1', ...m }))
 
 /** Three of them eat for the twelve days in which nobody has time. */
 export const demoSession = fillEvenings(

@@ -91,6 +91,24 @@ const set = (rules: Kitchen['rules'], patch: Partial<HouseRules>) =>
           ></span
         ></label
       >
+      <label
+        ><input
+          type="checkbox"
+          :checked="of(rules).cautions === 'strict'"
+          @change="
+            set(rules, {
+              cautions: ($event.target as HTMLInputElement).checked ? 'strict' : 'usual',
+            })
+          "
+        />
+        <span
+          >small children, old or ill people eat along
+          <span class="quiet"
+            >an hour at most, and a full minute of washing after raw food: a little of a germ harms
+            them more.</span
+          ></span
+        ></label
+      >
     </fieldset>
   </section>
 </template>

@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import type { Recipe } from '~~/core/recipe'
-import { MOST_BATCHES, type MenuDish, type Session, type SessionDish } from '~~/core/session'
+import {
+  aheadOf,
+  MOST_BATCHES,
+  type MenuDish,
+  type Session,
+  type SessionDish,
+} from '~~/core/session'
 import { useSessionDishes } from '~/composables/useSessionDishes'
 
 const props = defineProps<{
@@ -14,6 +20,12 @@ const { recipe, set, add, remove } = useSessionDishes(props, (edit) => emit('cha
 const figures = (id: string) => props.dishes.find((d) => d.recipe === id)
 const PLACES = { tonight: 'tonight', fridge: 'fridge', freezer: 'freezer' }
 
+const ahead = (id: string) => {
+  const r = recipe(id)
+  return r ? aheadOf(r) : []
+}
+const setDone = (d: SessionDish, step: string, done: boolean) =>
+  set(d.recipe, { done: [...(d.done ?? []).filter((s) => s !== step), ...(done ? [step] : [])] })
 const setPlace = (id: string, place: string) =>
   set(id, { to: place === '' ? undefined : (place as SessionDish['to']) })
 /** Half batches, as far as there may be. */
@@ -91,6 +103,21 @@ const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
             />
             must</label
           >
+          <details v-if="ahead(d.recipe).length" class="before">
+            <summary>done before{{ d.done?.length ? `: ${d.done.length}` : '' }}</summary>
+            <label v-for="s in ahead(d.recipe)" :key="s.id"
+              ><input
+                type="checkbox"
+                :checked="d.done?.includes(s.id) ?? false"
+                @change="setDone(d, s.id, ($event.target as HTMLInputElement).checked)"
+              />
+              {{ s.do }}
+              <span class="quiet"
+                >up to {{ s.ahead.days }} {{ s.ahead.days === 1 ? 'day' : 'days'
+                }}{{ s.ahead.how ? `, ${s.ahead.how}` : '' }}</span
+              ></label
+            >
+          </details>
           <button
             type="button"
             :aria-label="`Leave out ${recipe(d.recipe)?.name}`"
@@ -102,6 +129,7 @@ const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
       </li>
     </ul>
     <AddDish :session="session" :recipes="recipes" @add="add" />
+    <MenuShelf :session="session" :recipes="recipes" @change="emit('change', $event)" />
   </section>
 </template>
 
@@ -118,6 +146,10 @@ li {
 }
 .small {
   font-size: 0.85rem;
+}
+.before[open] {
+  flex-basis: 100%;
+  order: 1;
 }
 .how {
   display: flex;
@@ -143,6 +175,10 @@ li {
   gap: 5px;
   align-items: center;
   min-height: 30px;
+}
+.how .before label {
+  flex-wrap: wrap;
+  gap: 2px 6px;
 }
 .how button {
   min-width: 30px;

@@ -69,6 +69,7 @@ function about(i: Recipe['ingredients'][number]) {
         />
         <button type="button" :aria-label="`Without ${i.item}`" @click="takeOut(i.id)">×</button>
         <small v-if="about(i)" class="quiet" :title="about(i)!.source">{{ about(i)!.text }}</small>
+        <small v-if="i.instead" class="quiet">or {{ i.instead }}</small>
         <p v-if="errors[i.id]" class="wrong" role="alert">{{ errors[i.id] }}</p>
       </li>
     </ul>

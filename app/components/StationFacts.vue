@@ -49,6 +49,15 @@ function figure(field: 'size' | 'capacity', typed: string) {
   }
   emit('edit', { [field]: value })
 }
+function walk(typed: string) {
+  const minutes = typed.trim() === '' ? 0 : Number(typed.replace(',', '.'))
+  if (!(minutes >= 0 && minutes <= 30))
+    emit(
+      'wrong',
+      `${props.station.name}: "${typed}" is no walk of 0 to 30 minutes. Nothing was changed.`,
+    )
+  else emit('edit', { walk: minutes || undefined })
+}
 function heat(k: 'min' | 'max', typed: string) {
   const value = Number(typed)
   const { oven } = props.station
@@ -114,6 +123,17 @@ function heat(k: 'min' | 'max', typed: string) {
         °C</label
       >
     </template>
+    <label v-if="station.kind === 'outdoor-grill' || station.walk"
+      >a walk of
+      <TypedField
+        class="inset"
+        inputmode="decimal"
+        :value="station.walk ?? 0"
+        :aria-label="`${station.name}: minutes to walk there`"
+        @commit="walk($event)"
+      />
+      min</label
+    >
     <label v-if="station.kind === 'burner'"
       ><input
         type="checkbox"

@@ -100,6 +100,9 @@ const wait = (step: Recipe['steps'][number]) => {
             <span v-if="whenOf(recipe, s.id)" class="when"
               >if {{ whenOf(recipe, s.id)!.option.label }}</span
             >
+            <span v-if="s.ahead" class="quiet" :title="s.ahead.how"
+              >up to {{ s.ahead.days }} {{ s.ahead.days === 1 ? 'day' : 'days' }} ahead</span
+            >
             <span class="quiet gear">{{ equipmentFor(recipe, s).map(kindWord).join(', ') }}</span>
             <span v-if="s.doubts.length" class="doubt">to confirm</span>
           </span>

@@ -3,7 +3,7 @@ import type { KeptPlan } from '~~/core/household'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Cooking } from '~~/core/logbook'
 import type { Recipe } from '~~/core/recipe'
-import type { Session } from '~~/core/session'
+import type { Menu, Session } from '~~/core/session'
 
 /** A small fact about this browser: which session is open, whether the demo was loaded. */
 export interface Setting {
@@ -18,6 +18,7 @@ export class Database extends Dexie {
   declare sessions: EntityTable<Session, 'id'>
   declare plans: Table<KeptPlan, string>
   declare cooking: Table<Cooking, string>
+  declare menus: EntityTable<Menu, 'id'>
   declare settings: Table<Setting, string>
 
   constructor(name = 'cadrum') {
@@ -31,6 +32,7 @@ export class Database extends Dexie {
       cooking: 'session',
       settings: 'key',
     })
+    this.version(2).stores({ menus: 'id' })
   }
 }
 

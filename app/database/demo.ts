@@ -1,5 +1,5 @@
 import type { Household } from '~~/core/household'
-import { demoKitchen, demoRecipes, demoSession } from '~~/demo'
+import { demoKitchen, demoMenus, demoRecipes, demoSession } from '~~/demo'
 import { database, type Database } from './database'
 import { replaceHousehold } from './household'
 
@@ -11,6 +11,7 @@ export const demoHousehold = (): Household => ({
   sessions: [demoSession],
   plans: [],
   cooking: [],
+  menus: demoMenus,
 })
 
 /** Loads the demo household on the first visit of this browser. */

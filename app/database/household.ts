@@ -2,16 +2,17 @@ import { readHousehold, type Household } from '~~/core/household'
 import type { Reading } from '~~/core/reading'
 import { database, type Database } from './database'
 
-const OWNED = ['kitchens', 'recipes', 'sessions', 'plans', 'cooking'] as const
+const OWNED = ['kitchens', 'recipes', 'sessions', 'plans', 'cooking', 'menus'] as const
 
 /** All that the household owns, as one plain value. */
 export async function collectHousehold(db: Database = database): Promise<Household> {
-  const [kitchens, recipes, sessions, plans, cooking] = await Promise.all([
+  const [kitchens, recipes, sessions, plans, cooking, menus] = await Promise.all([
     db.kitchens.toArray(),
     db.recipes.toArray(),
     db.sessions.toArray(),
     db.plans.toArray(),
     db.cooking.toArray(),
+    db.menus.toArray(),
   ])
   return {
     format: 'cadrum/household@1',
@@ -21,6 +22,7 @@ export async function collectHousehold(db: Database = database): Promise<Househo
     sessions,
     plans,
     cooking,
+    menus,
   }
 }
 
@@ -39,6 +41,7 @@ export async function replaceHousehold(
       await db.sessions.bulkAdd(household.sessions)
       await db.plans.bulkAdd(household.plans)
       await db.cooking.bulkAdd(household.cooking)
+      await db.menus.bulkAdd(household.menus)
     },
   )
 }

@@ -103,6 +103,7 @@ function fill() {
           :order="order"
           @change="change"
         />
+        <MenuUseUp :session="session" :recipes="recipes" @change="change" />
         <section v-if="offers.length" aria-label="Left over" data-test="left-over">
           <h2>Left over for others</h2>
           <ul class="bare">

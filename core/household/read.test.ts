@@ -10,6 +10,7 @@ const household = (): Household => ({
   sessions: [demoSession],
   plans: [],
   cooking: [],
+  menus: [],
 })
 const refusal = (content: string) => {
   const reading = readHousehold(content)

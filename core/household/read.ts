@@ -42,7 +42,7 @@ export function readHousehold(content: string): Reading<Household> {
 }
 
 function doubles(household: Household): Issue[] {
-  return (['kitchens', 'recipes', 'sessions'] as const).flatMap((list) => {
+  return (['kitchens', 'recipes', 'sessions', 'menus'] as const).flatMap((list) => {
     const ids = household[list].map((x) => x.id)
     return ids.flatMap((id, i) =>
       ids.indexOf(id) === i

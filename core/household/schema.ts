@@ -3,7 +3,7 @@ import { kitchenSchema } from '../kitchen'
 import { cookingSchema } from '../logbook'
 import { planSchema } from '../plan'
 import { recipeSchema } from '../recipe'
-import { sessionSchema } from '../session'
+import { menuSchema, sessionSchema } from '../session'
 
 /** A plan as it is kept: for which problem it was made, and what was measured beside it. */
 export const keptPlanSchema = z.strictObject({
@@ -26,6 +26,8 @@ export const householdSchema = z.strictObject({
   sessions: z.array(sessionSchema),
   plans: z.array(keptPlanSchema),
   cooking: z.array(cookingSchema),
+  /** Menus that were kept; files from before there were any have none. */
+  menus: z.array(menuSchema).default([]),
 })
 
 export type Household = z.output<typeof householdSchema>

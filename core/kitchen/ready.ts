@@ -110,6 +110,7 @@ export const STATION_KINDS: Record<string, StationInput> = {
     name: 'Outdoor grill',
     zone: 'appliance',
     kind: 'outdoor-grill',
+    walk: 1,
     wash: { seconds: 240 },
   },
   pot: pot('pot', 'Pot', 5),

@@ -13,6 +13,8 @@ const station = z.strictObject({
   capacity: z.number().positive().default(1),
   tags: z.array(z.string().min(1)).default([]),
   size: z.number().positive().optional(),
+  /** Minutes to walk there: it stands apart, like a grill outdoors. */
+  walk: z.number().min(0).max(30).optional(),
   /** Broken, lent or full today: plans do without it. */
   outOfUse: z.boolean().default(false),
   wash: z
@@ -72,6 +74,8 @@ const rules = z.strictObject({
   pans: z.enum(['wash', 'next-clean']).default('wash'),
   /** Above 32 °C in the kitchen: cooked food may stand one hour instead of two. */
   hot: z.boolean().default(false),
+  /** Strict where somebody eats along for whom germs are worse: small children, the old, the ill. */
+  cautions: z.enum(['usual', 'strict']).default('usual'),
 })
 export const USUAL_RULES = rules.parse({})
 

@@ -14,8 +14,10 @@ export const withStep = (recipe: Recipe, id: string, change: (step: Step) => Ste
 export function withoutStep(recipe: Recipe, id: string): Recipe {
   const gone = recipe.steps.find((s) => s.id === id)
   if (!gone || recipe.steps.length === 1) return recipe
+  const { variants, ...rest } = recipe
   return {
-    ...recipe,
+    ...rest,
+    ...(variants && variants.step !== id ? { variants } : {}),
     steps: recipe.steps
       .filter((s) => s.id !== id)
       .map((s) => {

@@ -27,13 +27,14 @@ export {
   thawHours,
 } from './sums'
 export { GAS_MARKS } from './text/temperatures'
-export { ingredientLine, withIngredient, withoutIngredient } from './ingredients'
+export { ingredientLine, packsIn, withIngredient, withoutIngredient } from './ingredients'
 export { indexOf, search } from './search'
-export { leftOver, readLeaving, type Offer } from './leftOver'
+export { leftOver, readAmount, readLeaving, takersOf, type Offer } from './leftOver'
 export { mainOf } from './mainOf'
 export { idFor, markFor } from './naming'
 export { plannable } from './plannable'
 export { readRecipe } from './read'
+export { readKinds, type Kind } from './variants'
 export { named, onlyWhen, whenOf, withInstead } from './routes'
 export {
   recipeSchema,

@@ -28,6 +28,18 @@ describe('ingredients as lines', () => {
       }
   })
 
+  it.each([
+    ['2 x 400 g tins chopped tomatoes', '800 g tomatoes (2 packs of 400 g), chopped'],
+    ['half a 400 g tin of chickpeas, drained', '200 g chickpeas (½ of a 400 g pack), drained'],
+    ['1 (250 g) pack butter', '250 g butter (1 pack of 250 g)'],
+    ['300 g chard, shredded; or spinach', '300 g chard, shredded; or spinach'],
+    ['salt, or to taste', '1 pinch salt, or to taste'],
+  ])('know packs and what stands in: %s', (line, written) => {
+    const own = changed(line).ingredients.at(-1)!
+    expect(ingredientLine(own)).toBe(written)
+    expect(ingredientLine(changed(written).ingredients.at(-1)!)).toBe(written)
+  })
+
   it('are put in the place of one, under its id, or at the end under a new one', () => {
     const leeks = changed('600 g young leeks, sliced', 'leek')
     expect(leeks.ingredients.find((i) => i.id === 'leek')).toEqual({
@@ -46,6 +58,7 @@ describe('ingredients as lines', () => {
   it.each([
     ['', 'empty'],
     ['-3 leeks', 'negative'],
+    ['300 g', 'no word'],
     ['3 blorps of leeks', '"blorps" is no unit'],
   ])('refuse %j and say what is allowed', (line, why) => {
     const reading = withIngredient(pie, line)

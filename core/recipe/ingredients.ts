@@ -1,4 +1,4 @@
-import { amountText, UNITS } from '../quantity'
+import { amountText, UNITS, type Unit } from '../quantity'
 import type { Issue, Reading } from '../reading'
 import { idFor } from './naming'
 import type { Recipe } from './schema'
@@ -6,9 +6,33 @@ import { namesOf, readIngredientLine, type IngredientRead } from './text/ingredi
 
 type Ingredient = Recipe['ingredients'][number]
 
-/** An ingredient as a cook would write it: `500 g leeks, sliced`. */
+/**
+ * An ingredient as a cook would write it: `500 g leeks, sliced`, `200 g tomatoes (½ of a 400 g
+ * pack)`, `300 g chard; or spinach`.
+ */
 export const ingredientLine = (i: Ingredient) =>
-  `${amountText(i.amount, i.unit)} ${i.item}${i.note === undefined ? '' : `, ${i.note}`}`
+  `${amountText(i.amount, i.unit)} ${i.item}${packsText(i)}${i.note === undefined ? '' : `, ${i.note}`}${i.instead === undefined ? '' : `; or ${i.instead}`}`
+
+/** In how many packs it comes: in halves and quarters where that is about right. */
+function packsText(i: Ingredient): string {
+  const packs = packsIn(i)
+  if (packs === undefined) return ''
+  const quarters = Math.round(packs * 4) / 4
+  const near = quarters > 0 && Math.abs(quarters - packs) <= 0.03 * packs
+  const count = amountText(near ? quarters : Math.round(packs * 100) / 100, 'piece')
+  const size = amountText(i.pack!.amount, i.pack!.unit)
+  if (packs > 1.03) return ` (${count} packs of ${size})`
+  return near && quarters === 1 ? ` (1 pack of ${size})` : ` (${count} of a ${size} pack)`
+}
+
+const IN_SMALL: Partial<Record<Unit, number>> = { g: 1, kg: 1000, ml: 1, l: 1000 }
+
+/** How many packs the amount is; undefined where it does not come in packs. */
+export function packsIn(i: Ingredient): number | undefined {
+  const own = IN_SMALL[i.unit]
+  if (!i.pack || own === undefined) return undefined
+  return (i.amount * own) / (i.pack.amount * IN_SMALL[i.pack.unit]!)
+}
 
 /** An ingredient as the format has it; what states no amount is a pinch. */
 export const ingredientOf = (read: Omit<IngredientRead, 'id'>): Omit<Ingredient, 'id'> => ({
@@ -16,6 +40,8 @@ export const ingredientOf = (read: Omit<IngredientRead, 'id'>): Omit<Ingredient,
   amount: read.amount > 0 ? read.amount : 1,
   unit: read.amount > 0 ? read.unit : 'pinch',
   ...(read.preparation ? { note: read.preparation.slice(0, 300) } : {}),
+  ...(read.pack ? { pack: read.pack } : {}),
+  ...(read.instead ? { instead: read.instead.slice(0, 300) } : {}),
 })
 
 /**
@@ -30,7 +56,7 @@ export function withIngredient(recipe: Recipe, line: string, id?: string): Readi
   if (!line.trim()) return no('the line is empty', 'an amount, a unit and what it is')
   if (/^\s*[-−]\s*\d/.test(line)) return no('the amount is negative', 'an amount above 0')
   const read = readIngredientLine(line)
-  if (!/\p{L}/u.test(read.item))
+  if (!/\p{L}/u.test(read.item) || /^\d+(?:[.,]\d+)?\s*\p{L}{1,4}$/u.test(read.item))
     return no('there is no word in it', 'an amount, a unit and what it is')
   if (read.unknownUnit)
     return no(

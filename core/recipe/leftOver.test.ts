@@ -15,7 +15,7 @@ describe('what is left over', () => {
   })
 
   it.each([
-    ['', /does not say what is left/],
+    ['', /does not say what it is/],
     ['-3 g bones', /negative/],
     ['bones', /no amount/],
     ['500 g bones, 900 days', /too long/],

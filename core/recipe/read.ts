@@ -61,6 +61,16 @@ function referenceIssues(recipe: Recipe): Issue[] {
       ),
     ),
   )
+  if (recipe.variants) {
+    known(steps, recipe.variants.step, 'variants.step', 'step')
+    const sum = recipe.variants.kinds.reduce((n, k) => n + k.share, 0)
+    if (Math.abs(sum - 1) > 0.005)
+      issues.push({
+        path: 'variants.kinds',
+        message: `the shares come to ${Math.round(sum * 100)} %`,
+        allowed: 'shares that make up the whole',
+      })
+  }
   const circle = circleOf(recipe)
   if (circle)
     issues.push({

@@ -28,6 +28,8 @@ const heat = z.strictObject({
   method: z.enum(['bake', 'grill']).default('bake'),
 })
 
+const pack = z.strictObject({ amount: z.number().positive(), unit: z.enum(['g', 'kg', 'ml', 'l']) })
+
 /** One way to do a step: with what, for how long, at what heat. */
 const way = z.strictObject({
   id,
@@ -73,6 +75,8 @@ export const step = z.strictObject({
   /** Browned a panful at a time: pieces in a batch, and how many a 28 cm pan takes. */
   panfuls: z.strictObject({ pieces: z.int().positive(), per28: z.int().positive() }).optional(),
   caution: line.optional(),
+  /** What comes of it can be made so many days before, and how it keeps till then. */
+  ahead: z.strictObject({ days: z.int().min(1).max(365), how: line.optional() }).optional(),
   /** Runs on after everybody has stopped, and does not count as the session. */
   aside: z.boolean().default(false),
   /** What the cook still has to look at, left from reading a text. */
@@ -97,6 +101,10 @@ export const recipeSchema = z.strictObject({
       amount: z.number().positive(),
       unit: z.enum(UNITS),
       note: line.optional(),
+      /** What it is bought in: a tin, a bag. */
+      pack: pack.optional(),
+      /** What could stand in for it. */
+      instead: line.optional(),
     }),
   ),
   steps: z.array(step).min(1),
@@ -122,6 +130,16 @@ export const recipeSchema = z.strictObject({
       }),
     )
     .default([]),
+  /** From this step on it is several, each with a share: seasonings, a milder part. */
+  variants: z
+    .strictObject({
+      step: id,
+      kinds: z
+        .array(z.strictObject({ name: line, share: z.number().positive().max(1) }))
+        .min(2)
+        .max(6),
+    })
+    .optional(),
   /** What is left of it that other dishes can use: bones, trimmings, cooking liquid. */
   leaves: z
     .array(

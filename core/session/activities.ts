@@ -56,8 +56,9 @@ export function activitiesOf(
   const hygiene = step.hygiene ?? lawOf(step.work).hygiene
   return Array.from({ length: portions.turns }, (_, turn) => {
     const id = `${recipe.id}.${step.id}${portions.turns > 1 ? `.${turn + 1}` : ''}`
-    const text =
-      portions.turns > 1
+    const text = portions.names
+      ? `${step.do}: ${portions.names[turn]}`
+      : portions.turns > 1
         ? `${step.do}, ${portions.called} ${turn + 1} of ${portions.turns}`
         : step.do
     return {
@@ -119,16 +120,28 @@ function needOf(need: Equipment, dish: DishToMake, hygiene: string, portions: Po
   }
 }
 
+/** Minutes to the nearest place that the way could be done at; things in the kitchen are at hand. */
+function walkTo(way: Way, kitchen: Kitchen): number {
+  const nearest = way.on.map((need) =>
+    Math.min(...kitchen.stations.filter((s) => s.kind === need.kind).map((s) => s.walk ?? 0)),
+  )
+  return Math.max(0, ...nearest.filter(Number.isFinite))
+}
+
 function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInput[] {
   const law = lawOf(step.work)
   const pace = law.attend === 'hands' ? paceFor(place.cooks, law.skill) : 1
   const usual = minute(way.minutes[1] * factor * pace)
   const most = minute(way.minutes[2] * factor * pace)
-  // In a hot kitchen nothing cooked stands to cool for longer than it may, unless it must.
-  const cools = step.work === 'cool' && place.rules.hot
+  // In a hot kitchen or a strict house nothing cooked stands to cool for longer than it may, unless it must.
+  const strict = place.rules.hot || place.rules.cautions === 'strict'
+  const cools = step.work === 'cool' && strict
+  const walk = 2 * minute(walkTo(way, place.kitchen))
   const seconds: [number, number] = [
-    usual,
-    cools ? Math.max(usual, Math.min(most, standingOf(place.rules))) : most,
+    usual + (law.attend === 'hands' ? walk : 0),
+    cools
+      ? Math.max(usual, Math.min(most, standingOf(place.rules)))
+      : most + (law.attend === 'hands' ? walk : 0),
   ]
   if (law.attend === 'hands')
     return [{ seconds, hands: { skill: law.skill, attention: law.attention } }]
@@ -136,7 +149,7 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
     minutes > 0
       ? [
           {
-            seconds: [minute(minutes), minute(minutes)],
+            seconds: [minute(minutes) + walk, minute(minutes) + walk],
             hands: { skill: law.skill, attention: HANDLING_ATTENTION },
           },
         ]

@@ -4,7 +4,7 @@ import type { Reading } from '../reading'
 import type { Recipe, Step } from '../recipe'
 import { activitiesOf, minute, type Card } from './activities'
 import { dishesToMake, type DishToMake } from './dishes'
-import { addRules, isPan, rulesOf, standingOf } from './houseRules'
+import { addRules, handWashOf, isPan, rulesOf, standingOf } from './houseRules'
 import { absences } from './people'
 import type { Session } from './schema'
 import { sessionIssues } from './sessionIssues'
@@ -56,7 +56,7 @@ export function compileSession(input: {
     choices: [],
     relations: [],
     holds: [],
-    hygiene: kitchen.handWash,
+    hygiene: handWashOf(kitchen),
   }
   for (const dish of dishes)
     for (const step of dish.recipe.steps) {

@@ -5,6 +5,7 @@ import { breachText, checkPlan } from '../plan'
 import { lawOf } from '../recipe'
 import { solve } from '../solver'
 import { compileSession } from './compile'
+import { standingOf } from './houseRules'
 import { absences, paceFor } from './people'
 
 const session = { ...demoSession, dishes: demoSession.dishes.slice(0, 4) }
@@ -95,6 +96,22 @@ describe('the rules of the house', () => {
         ),
       )
     expect([longest(demoKitchen), longest(kitchenWith({ hot: true }))]).toEqual([7200, 3600])
+  })
+})
+
+describe('a strict house', () => {
+  const strict = kitchenSchema.parse({
+    ...demoKitchen,
+    rules: { ...USUAL_RULES, cautions: 'strict' },
+  })
+
+  it('washes hands for a minute after raw food and lets nothing cooked stand beyond an hour', () => {
+    const { problem } = compiled(strict)
+    expect(problem.hygiene.raw).toMatchObject({ produce: 60, ready: 60, neutral: 60 })
+    expect(problem.hygiene.produce).toEqual(compiled(demoKitchen).problem.hygiene.produce)
+    expect(standingOf(strict.rules!)).toBe(3600)
+    expect(standingOf(USUAL_RULES)).toBe(7200)
+    expect(planned(strict).plan.activities.length).toBeGreaterThan(0)
   })
 })
 

@@ -12,7 +12,31 @@ const STANDING = 7200
 const STANDING_HOT = 3600
 
 export const rulesOf = (kitchen: Kitchen): HouseRules => kitchen.rules ?? USUAL_RULES
-export const standingOf = (rules: HouseRules) => (rules.hot ? STANDING_HOT : STANDING)
+/** The same where the house is strict: a margin of ours to the usual two hours. */
+const STANDING_STRICT = 3600
+/** Washing hands after raw food where the house is strict: a full minute, an estimate of ours. */
+const STRICT_WASH = 60
+
+export const standingOf = (rules: HouseRules) =>
+  Math.min(
+    rules.hot ? STANDING_HOT : STANDING,
+    rules.cautions === 'strict' ? STANDING_STRICT : STANDING,
+  )
+
+/** Seconds of hand washing between kinds of food, as the house wants it. */
+export function handWashOf(kitchen: Kitchen): Kitchen['handWash'] {
+  const { handWash } = kitchen
+  if (rulesOf(kitchen).cautions === 'usual') return handWash
+  const raw = handWash.raw ?? {}
+  const others = ['produce', 'ready', 'neutral']
+  return {
+    ...handWash,
+    raw: {
+      ...raw,
+      ...Object.fromEntries(others.map((o) => [o, Math.max(STRICT_WASH, raw[o] ?? 0)])),
+    },
+  }
+}
 
 const hygieneOf = (step: Step) => step.hygiene ?? lawOf(step.work).hygiene
 const isRawHands = (step: Step) =>

@@ -16,4 +16,8 @@ export {
   type MenuDish,
   type MenuEvening,
 } from './menu'
+export { aheadOf } from './ahead'
+export { inTurn, menuFrom, menuSchema, withMenu, type Menu } from './earlierMenus'
+export { packsOf, type PackUse } from './packs'
+export { dueOf, readToUse, type Due, type ToUse } from './useUp'
 export { withDish, withDishBack, withNewDish, withoutDish } from './edit'

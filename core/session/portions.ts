@@ -1,5 +1,6 @@
 import type { Kitchen } from '../kitchen'
-import { lawOf, type Step, type Way } from '../recipe'
+import { lawOf, type Recipe, type Step, type Way } from '../recipe'
+import { upTo } from './ahead'
 import type { DishToMake } from './dishes'
 
 /** Longest stretch of cutting that is not interrupted, in seconds. */
@@ -12,6 +13,8 @@ export interface Portions {
   turns: number
   /** What a turn is called, where there are several. */
   called: 'panful' | 'load' | 'part'
+  /** What each turn is, where they differ: the kinds into which the dish is split. */
+  names?: string[]
   /** Factor on the stated minutes for one turn. */
   factor: number
   /** Least pan size for an even panful. */
@@ -31,7 +34,16 @@ export const scaleOf = (step: Step, batches: number): number =>
 export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Portions {
   const { batches } = dish
   const scale = scaleOf(step, batches)
+  const kinds = splitInto(dish.recipe, step)
   const whole = (need: Way['on'][number]) => need.amount ?? 1
+  if (kinds)
+    return {
+      turns: kinds.length,
+      called: 'part',
+      names: kinds.map((k) => `${k.name} (${Math.round(k.share * 100)} %)`),
+      factor: Math.max(scale / kinds.length, 1 / 3),
+      amountOf: whole,
+    }
   if (step.panfuls) {
     const pieces = Math.ceil(step.panfuls.pieces * batches)
     const sizes = kitchen.stations
@@ -62,6 +74,14 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
     return { turns, called: 'part', factor: scale / turns, amountOf: whole }
   }
   return { turns: 1, called: 'part', factor: scale, amountOf: whole }
+}
+
+/** The kinds that a step is done for one by one: where the dish is split, and when it is packed. */
+function splitInto(recipe: Recipe, step: Step) {
+  const { variants } = recipe
+  if (!variants) return undefined
+  const after = step.work === 'pack' && upTo(recipe, [step.id]).has(variants.step)
+  return step.id === variants.step || after ? variants.kinds : undefined
 }
 
 /** A pan takes by its area; at least one piece. */

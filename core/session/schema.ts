@@ -1,11 +1,20 @@
 import { z } from 'zod'
+import { UNITS } from '../quantity'
 
-const id = z.string().regex(/^[a-z0-9-]+$/, { message: 'may hold only a to z, 0 to 9 and -' })
+export const idSchema = z
+  .string()
+  .regex(/^[a-z0-9-]+$/, { message: 'may hold only a to z, 0 to 9 and -' })
+
+const id = idSchema
 
 /** More of one dish than any home kitchen could pack away in a sitting. */
 export const MOST_BATCHES = 8
 
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, { message: 'is no day like 2027-03-20' })
+export const daySchema = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}$/, { message: 'is no day like 2027-03-20' })
+
+const day = daySchema
 
 const evening = z.strictObject({
   day,
@@ -14,7 +23,7 @@ const evening = z.strictObject({
   eaters: z.int().min(0).max(40),
 })
 
-const dish = z.strictObject({
+export const dishSchema = z.strictObject({
   recipe: id,
   batches: z.number().min(0.5).max(MOST_BATCHES).multipleOf(0.5),
   /** Made in so many goes, each by itself, where one vessel does not hold it all. */
@@ -23,6 +32,8 @@ const dish = z.strictObject({
   to: z.enum(['tonight', 'fridge', 'freezer']).optional(),
   /** Not to be left out when time runs short. */
   must: z.boolean().optional(),
+  /** Steps that were done on an earlier day, with all that leads to them. */
+  done: z.array(id).max(60).optional(),
   /** The days on which it is eaten. */
   on: z.array(day).max(31).optional(),
 })
@@ -44,7 +55,19 @@ export const sessionSchema = z.strictObject({
   apart: z.array(id).max(200).optional(),
   /** Evenings that the session cooks for, in their order. */
   evenings: z.array(evening).max(31).optional(),
-  dishes: z.array(dish),
+  /** What is in the house and should be used soon. */
+  useUp: z
+    .array(
+      z.strictObject({
+        item: z.string().min(1).max(300),
+        amount: z.number().positive(),
+        unit: z.enum(UNITS),
+        by: day.optional(),
+      }),
+    )
+    .max(60)
+    .optional(),
+  dishes: z.array(dishSchema),
 })
 
 export type Session = z.output<typeof sessionSchema>

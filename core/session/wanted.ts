@@ -1,9 +1,12 @@
 import { markFor, type Recipe } from '../recipe'
+import { withoutDone } from './ahead'
+import { withFill } from './fill'
 import type { Session, SessionDish } from './schema'
 
 /**
  * The session and its recipes as the cook wants each dish: in several goes, each then a dish of
- * its own with its part of the batches, and going where the cook says when it is done.
+ * its own with its part of the batches, going where the cook says when it is done, without what
+ * was done before, and in vessels that hold all that goes in.
  */
 export function asWanted(
   session: Session,
@@ -14,7 +17,7 @@ export function asWanted(
   const dishes = session.dishes.flatMap((dish): SessionDish[] => {
     const recipe = out.get(dish.recipe)
     if (!recipe) return [dish]
-    const whole = goingTo(recipe, dish.to)
+    const whole = withoutDone(goingTo(withFill(recipe), dish.to), dish.done ?? [])
     out.set(whole.id, whole)
     const goes = dish.goes ?? 1
     const batches = dish.batches / goes

@@ -11,7 +11,7 @@ export const fishPie: RecipeInput = {
   mark: 'Fp',
   serves: 5,
   ingredients: [
-    { id: 'fish', item: 'smoked white fish', amount: 600, unit: 'g' },
+    { id: 'fish', item: 'smoked white fish', amount: 600, unit: 'g', instead: 'salmon' },
     { id: 'leek', item: 'leeks', amount: 400, unit: 'g' },
     { id: 'potato', item: 'floury potatoes', amount: 1000, unit: 'g' },
     { id: 'milk', item: 'milk', amount: 500, unit: 'ml' },
@@ -46,6 +46,7 @@ export const fishPie: RecipeInput = {
     {
       id: 'slice',
       do: 'Wash and slice the leeks',
+      ahead: { days: 2, how: 'dry, in a closed box in the fridge' },
       work: 'cut',
       scale: 'each',
       uses: ['leek'],
@@ -139,7 +140,13 @@ export const turkeyPatties: RecipeInput = {
   ingredients: [
     { id: 'turkey', item: 'minced turkey', amount: 700, unit: 'g' },
     { id: 'courgette', item: 'courgette', amount: 200, unit: 'g' },
-    { id: 'oats', item: 'rolled oats', amount: 60, unit: 'g' },
+    {
+      id: 'oats',
+      item: 'rolled oats',
+      amount: 60,
+      unit: 'g',
+      pack: { amount: 500, unit: 'g' },
+    },
   ],
   steps: [
     {
@@ -209,6 +216,7 @@ export const beanBake: RecipeInput = {
     {
       id: 'slice',
       do: 'Slice the fennel thinly',
+      ahead: { days: 1, how: 'in water in the fridge' },
       work: 'cut',
       scale: 'each',
       uses: ['fennel'],
@@ -270,14 +278,21 @@ export const oatBars: RecipeInput = {
   serves: 16,
   ingredients: [
     { id: 'date', item: 'dates', amount: 300, unit: 'g' },
-    { id: 'oats', item: 'rolled oats', amount: 350, unit: 'g' },
-    { id: 'butter', item: 'butter', amount: 180, unit: 'g' },
+    {
+      id: 'oats',
+      item: 'rolled oats',
+      amount: 350,
+      unit: 'g',
+      pack: { amount: 500, unit: 'g' },
+    },
+    { id: 'butter', item: 'butter', amount: 180, unit: 'g', pack: { amount: 250, unit: 'g' } },
     { id: 'honey', item: 'honey', amount: 120, unit: 'g' },
   ],
   steps: [
     {
       id: 'chop',
       do: 'Chop the dates',
+      ahead: { days: 14, how: 'in a jar' },
       work: 'cut',
       hygiene: 'ready',
       scale: 'each',
@@ -357,7 +372,14 @@ export const sodaBread: RecipeInput = {
   serves: 8,
   ingredients: [
     { id: 'flour', item: 'wholemeal flour', amount: 450, unit: 'g' },
-    { id: 'buttermilk', item: 'buttermilk', amount: 400, unit: 'ml' },
+    {
+      id: 'buttermilk',
+      item: 'buttermilk',
+      amount: 400,
+      unit: 'ml',
+      pack: { amount: 500, unit: 'ml' },
+      instead: '400 ml milk with 2 tbsp vinegar',
+    },
     { id: 'soda', item: 'baking soda', amount: 1.5, unit: 'tsp' },
   ],
   steps: [

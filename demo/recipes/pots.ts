@@ -14,7 +14,7 @@ export const braisedPork: RecipeInput = {
   ingredients: [
     { id: 'pork', item: 'pork shoulder', amount: 900, unit: 'g', note: 'in large dice' },
     { id: 'apple', item: 'sharp apples', amount: 3, unit: 'piece' },
-    { id: 'celery', item: 'celery', amount: 200, unit: 'g' },
+    { id: 'celery', item: 'celery', amount: 200, unit: 'g', instead: 'fennel' },
     { id: 'barley', item: 'pearl barley', amount: 180, unit: 'g' },
     { id: 'stock', item: 'stock', amount: 900, unit: 'ml' },
   ],
@@ -135,6 +135,7 @@ export const squashSoup: RecipeInput = {
     {
       id: 'cut',
       do: 'Peel and dice the squash',
+      ahead: { days: 3, how: 'in a bag in the fridge' },
       work: 'cut',
       scale: 'each',
       uses: ['squash'],
@@ -192,13 +193,20 @@ export const spicedChickpeas: RecipeInput = {
   serves: 5,
   ingredients: [
     { id: 'chickpea', item: 'soaked chickpeas', amount: 500, unit: 'g' },
-    { id: 'tomato', item: 'chopped tomatoes', amount: 800, unit: 'g' },
+    {
+      id: 'tomato',
+      item: 'chopped tomatoes',
+      amount: 800,
+      unit: 'g',
+      pack: { amount: 400, unit: 'g' },
+    },
     { id: 'spice', item: 'toasting spices', amount: 2, unit: 'tbsp' },
   ],
   steps: [
     {
       id: 'toast',
       do: 'Toast and crush the spices',
+      ahead: { days: 30, how: 'in a jar' },
       work: 'fry',
       uses: ['spice'],
       ways: [{ id: 'pan', minutes: [3, 4, 5], on: [{ kind: 'burner' }, { kind: 'frying-pan' }] }],
@@ -355,6 +363,7 @@ export const beetrootEggs: RecipeInput = {
     {
       id: 'brine',
       do: 'Bring vinegar, sugar and salt to the boil',
+      ahead: { days: 7, how: 'covered, in the fridge' },
       work: 'boil',
       uses: ['vinegar'],
       ways: [

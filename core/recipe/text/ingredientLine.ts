@@ -16,6 +16,10 @@ export interface IngredientRead {
   doubts: string[]
   /** A word that stands where a unit would and is none that is known. */
   unknownUnit?: string
+  /** What it is bought in, where the line says so. */
+  pack?: { amount: number; unit: 'g' | 'kg' | 'ml' | 'l' }
+  /** What could stand in for it. */
+  instead?: string
 }
 
 /** A US cup in ml, and what fills it in grams, by usual kitchen tables. */
@@ -79,12 +83,35 @@ const COUNT_WORDS =
 const PREPARATION =
   /\b(?:(?:very |finely|roughly|thinly|thickly|coarsely|freshly|lightly|well|halved and|peeled and|cored and)\s+)*(?:chopped|sliced|diced|cubed|minced|grated|crushed|peeled|cored|deseeded|halved|quartered|shredded|melted|softened|beaten|sifted|drained|rinsed|washed|trimmed|torn|zested|juiced|cut|toasted|ground|mashed|flaked|bashed|picked|soaked|defrosted|thawed|separated|at room temperature|to taste|to serve|for frying|for greasing|for dusting|for brushing|plus extra|optional|skin on|skinned|boned|in chunks|into .+)\b/
 
+/** `(½ of a 400 g pack)`, `(2 packs of 400 g)`: how we write it ourselves. */
+const OF_PACKS =
+  /\s*\((?:[\d¼½¾⅓⅔. ]+ )?(?:of an? |packs? of |pack of )(\d+(?:[.,]\d+)?) ?(kg|g|ml|l)(?: packs?)?\)/
+const STAND_IN = /[;,]\s*or (?!to taste)(?:use |else )?(.{3,})$/i
+
 /** The line taken apart; what cannot be told is marked. Amounts come out metric. */
 export function readIngredientLine(text: string): Omit<IngredientRead, 'id'> {
-  const shown = text
+  const instead = STAND_IN.exec(text)
+  const rest = instead ? text.slice(0, instead.index) : text
+  const written = OF_PACKS.exec(rest)
+  const read = readWithout(written ? rest.replace(OF_PACKS, '') : rest)
+  return {
+    ...read,
+    text: shownLine(text),
+    ...(written
+      ? { pack: { amount: num(written[1]!), unit: written[2] as 'g' | 'kg' | 'ml' | 'l' } }
+      : {}),
+    ...(instead ? { instead: instead[1]!.trim() } : {}),
+  }
+}
+
+const shownLine = (text: string) =>
+  text
     .replace(/^[\s\-–—•*·▢☐□◦]+/, '')
     .replace(/\s+/g, ' ')
     .trim()
+
+function readWithout(text: string): Omit<IngredientRead, 'id'> {
+  const shown = shownLine(text)
   const doubts: string[] = []
   let line = plain(shown)
     .replace(
@@ -100,12 +127,15 @@ export function readIngredientLine(text: string): Omit<IngredientRead, 'id'> {
     .replace(/^(?:an?) (?=[a-z])/, '1 ')
   let amount = 0
   let unit: Unit = 'piece'
+  let pack: IngredientRead['pack']
   const packs = PACKS.exec(line)
   const simple = AMOUNT.exec(line)
   if (packs && !/^\d+(?:\.\d+)?\s*-/.test(line)) {
     const measure = measureOf(packs[3]!)!
     amount = num(packs[1]!) * num(packs[2]!) * measure.factor
     unit = measure.unit
+    if (unit === 'g' || unit === 'kg' || unit === 'ml' || unit === 'l')
+      pack = { amount: Math.round(num(packs[2]!) * measure.factor * 100) / 100, unit }
     line = line.slice(packs[0].length)
   } else if (simple) {
     const low = num(simple[1]!)
@@ -176,6 +206,7 @@ export function readIngredientLine(text: string): Omit<IngredientRead, 'id'> {
     text: shown,
     doubts,
     ...(strange ? { unknownUnit: strange } : {}),
+    ...(pack ? { pack } : {}),
   }
 }
 

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { format, parseISO } from 'date-fns'
+import { computed } from 'vue'
+import { idFor, type Recipe } from '~~/core/recipe'
+import { inTurn, menuFrom, withMenu, type Session } from '~~/core/session'
+import { useLive } from '~/composables/useLive'
+import { database } from '~/database/database'
+import { useNotices } from '~/stores/notices'
+
+/** Menus that were kept: this one can join them, an earlier one can be cooked again. */
+const props = defineProps<{ session: Session; recipes: Recipe[] }>()
+const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
+const notices = useNotices()
+const menus = useLive(() => database.menus.toArray())
+const turn = computed(() => inTurn(menus.value ?? []))
+
+async function keep() {
+  const taken = new Set((menus.value ?? []).map((m) => m.id))
+  const menu = menuFrom(props.session, idFor(props.session.name, taken))
+  await database.menus.put(menu)
+  notices.show({
+    text: `"${menu.name}" is kept, with ${menu.dishes.length} dishes.`,
+    undo: () => database.menus.delete(menu.id),
+  })
+}
+async function cook(event: Event) {
+  const list = event.target as HTMLSelectElement
+  const menu = turn.value.find((m) => m.id === list.value)
+  list.value = ''
+  if (!menu) return
+  const { dishes } = props.session
+  emit('change', (s) => withMenu(s, menu, props.recipes))
+  const day = props.session.start.slice(0, 10)
+  await database.menus.update(menu.id, { day })
+  const gone = menu.dishes.filter((d) => !props.recipes.some((r) => r.id === d.recipe)).length
+  notices.show({
+    text: `"${menu.name}" is cooked again${gone ? `; ${gone} of its recipes ${gone === 1 ? 'is' : 'are'} no longer here` : ''}.`,
+    undo: async () => {
+      emit('change', (s) => ({ ...s, dishes }))
+      await database.menus.update(menu.id, { day: menu.day })
+    },
+  })
+}
+const when = (day: string) => format(parseISO(day), 'd MMM')
+</script>
+
+<template>
+  <div class="shelf">
+    <label v-if="turn.length"
+      >A menu from before
+      <select class="inset" :value="''" @change="cook">
+        <option value="">choose …</option>
+        <option v-for="m in turn" :key="m.id" :value="m.id">
+          {{ m.name }}, {{ m.dishes.length }} dishes, last {{ when(m.day) }}
+        </option>
+      </select>
+    </label>
+    <v-btn v-if="session.dishes.length" size="small" variant="text" @click="keep"
+      >Keep this menu</v-btn
+    >
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  margin-top: 8px;
+  font-size: 0.9rem;
+}
+label {
+  display: flex;
+  flex: 1 1 16em;
+  flex-wrap: wrap;
+  gap: 2px 8px;
+  align-items: center;
+  min-width: 0;
+}
+.inset {
+  flex: 1 1 10em;
+  width: 0;
+  min-width: 0;
+}
+</style>

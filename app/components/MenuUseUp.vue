@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { format, parseISO } from 'date-fns'
+import { computed, ref } from 'vue'
+import type { Recipe } from '~~/core/recipe'
+import { dueOf, packsOf, readToUse, withNewDish, type Session } from '~~/core/session'
+
+/** What should be used soon, and what opened packs leave: each with the dishes that would take it. */
+const props = defineProps<{ session: Session; recipes: Recipe[] }>()
+const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
+const due = computed(() => dueOf(props.session, props.recipes))
+const made = computed(() =>
+  props.session.dishes.flatMap((d) => {
+    const recipe = props.recipes.find((r) => r.id === d.recipe)
+    return recipe ? [{ recipe, batches: d.batches }] : []
+  }),
+)
+const opened = computed(() => packsOf(made.value).filter((p) => p.left))
+const nameOf = (id: string) => props.recipes.find((r) => r.id === id)?.name ?? id
+const line = ref('')
+const by = ref('')
+const wrong = ref<string>()
+
+function add() {
+  const reading = readToUse(line.value, by.value || undefined)
+  if (!reading.ok) {
+    const [issue] = reading.issues
+    wrong.value = `${issue!.message}. Allowed: ${issue!.allowed}.`
+    return
+  }
+  wrong.value = undefined
+  line.value = by.value = ''
+  emit('change', (s) => ({ ...s, useUp: [...(s.useUp ?? []), reading.value] }))
+}
+const drop = (item: string) =>
+  emit('change', (s) => ({ ...s, useUp: s.useUp?.filter((u) => u.item !== item) }))
+const day = (iso: string) => format(parseISO(iso), 'EEE d MMM')
+/** A base cannot be chosen: it comes with the dishes that take from it. */
+const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base)
+</script>
+
+<template>
+  <section aria-label="To be used up" data-test="use-up">
+    <h2>To be used up</h2>
+    <ul class="bare">
+      <li v-for="d in due" :key="d.item">
+        <span
+          ><strong>{{ d.line }}</strong
+          ><template v-if="d.by"> by {{ day(d.by) }}</template
+          >:
+          <template v-if="!d.takers.length">no recipe here asks for it.</template>
+          <template v-for="(t, i) in d.takers" :key="t.recipe"
+            >{{ i ? '; ' : '' }}{{ nameOf(t.recipe) }} wants {{ t.wants
+            }}<v-btn
+              v-if="!t.chosen && canJoin(t.recipe)"
+              size="x-small"
+              variant="outlined"
+              class="join"
+              @click="emit('change', (s) => withNewDish(s, t.recipe))"
+              >Cook it</v-btn
+            ></template
+          ></span
+        >
+        <button type="button" :aria-label="`${d.item} is used up`" @click="drop(d.item)">×</button>
+      </li>
+    </ul>
+    <div class="adding">
+      <LineForm
+        v-model="line"
+        label="Something to use up"
+        example="300 g spinach"
+        button="Note it"
+        :wrong="wrong"
+        @add="add"
+      />
+      <label>by <input v-model="by" type="date" class="inset" aria-label="To be used by" /></label>
+    </div>
+    <template v-if="opened.length">
+      <h2>Left in opened packs</h2>
+      <ul class="bare">
+        <li v-for="p in opened" :key="p.item + p.pack" data-test="pack">
+          <span
+            ><strong>{{ p.left }}</strong> {{ p.item }} of {{ p.packs }}
+            {{ p.packs === 1 ? 'pack' : 'packs' }} of {{ p.pack }}, for
+            {{ p.dishes.map(nameOf).join(' and ') }}</span
+          >
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-top: 16px;
+  font-size: 1.2rem;
+}
+li {
+  display: flex;
+  gap: 6px;
+  align-items: baseline;
+  justify-content: space-between;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+  font-size: 0.92rem;
+}
+li button:not(.v-btn) {
+  min-width: 28px;
+  min-height: 28px;
+}
+.join {
+  margin-left: 6px;
+}
+.adding {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: baseline;
+}
+.adding form {
+  flex: 1;
+  min-width: 14em;
+}
+.adding label {
+  font-size: 0.9rem;
+}
+</style>

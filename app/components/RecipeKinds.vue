@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { readKinds, type Recipe } from '~~/core/recipe'
+import type { Change } from '~/composables/useFields'
+
+/** One load split into several kinds from some step on. */
+const props = defineProps<{ recipe: Recipe; change: Change<Recipe> }>()
+const line = ref('')
+const wrong = ref<string>()
+const chosen = ref('')
+/** Where nothing is chosen: the last step that is neither cooling nor packing. */
+const step = computed(
+  () =>
+    chosen.value ||
+    (
+      props.recipe.steps.filter((s) => !['cool', 'pack'].includes(s.work)).at(-1) ??
+      props.recipe.steps[0]!
+    ).id,
+)
+const percent = (share: number) => `${Math.round(share * 100)} %`
+
+async function split() {
+  const reading = readKinds(line.value)
+  const [issue] = reading.ok
+    ? await props.change((r) => ({ ...r, variants: { step: step.value, kinds: reading.value } }))
+    : reading.issues
+  wrong.value = issue && `${issue.message}. Allowed: ${issue.allowed}.`
+  if (!issue) line.value = ''
+}
+const whole = () => props.change(({ variants: _, ...rest }) => rest)
+const saying = (id: string) => props.recipe.steps.find((s) => s.id === id)?.do ?? id
+</script>
+
+<template>
+  <section aria-label="Kinds">
+    <h2>Split into kinds</h2>
+    <p v-if="recipe.variants" class="kinds" data-test="kinds">
+      <span
+        >From “{{ saying(recipe.variants.step) }}” on:
+        <template v-for="(k, i) in recipe.variants.kinds" :key="k.name"
+          >{{ i ? ', ' : '' }}{{ k.name }} {{ percent(k.share) }}</template
+        >. Packed kind by kind.</span
+      >
+      <button type="button" aria-label="One kind again" @click="whole">×</button>
+    </p>
+    <template v-else>
+      <label class="from"
+        >From
+        <select v-model="chosen" class="inset" aria-label="From which step it is split">
+          <option value="">{{ saying(step) }}</option>
+          <option v-for="s in recipe.steps" :key="s.id" :value="s.id">{{ s.do }}</option>
+        </select></label
+      >
+      <LineForm
+        v-model="line"
+        label="Kinds and their shares"
+        example="mild 1/4, smoky, lemon"
+        button="Split"
+        :wrong="wrong"
+        @add="split"
+      />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 16px 0 4px;
+  font-size: 1.15rem;
+}
+.kinds {
+  display: flex;
+  gap: 6px;
+  align-items: baseline;
+  justify-content: space-between;
+  border-bottom: 1px solid var(--hair);
+}
+.kinds button {
+  min-width: 28px;
+  min-height: 28px;
+}
+.from {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-size: 0.9rem;
+}
+.from select {
+  flex: 1;
+  min-width: 0;
+}
+</style>

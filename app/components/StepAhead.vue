@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import type { Step } from '~~/core/recipe'
+import { useFields, type Change } from '~/composables/useFields'
+
+const props = defineProps<{ step: Step; change: Change<Step> }>()
+const { errors, apply, figure } = useFields<Step>((edit) => props.change(edit))
+
+function days(typed: string) {
+  if (!typed.trim() || Number(typed) === 0) void apply('ahead', ({ ahead: _, ...rest }) => rest)
+  else
+    figure(
+      'ahead',
+      'Days ahead',
+      typed,
+      (n) => void apply('ahead', (s) => ({ ...s, ahead: { ...s.ahead, days: n } })),
+    )
+}
+const how = (typed: string) =>
+  apply('ahead', (s) => ({
+    ...s,
+    ahead: { days: s.ahead?.days ?? 1, ...(typed.trim() ? { how: typed.trim() } : {}) },
+  }))
+</script>
+
+<template>
+  <div class="ahead">
+    <label>
+      Can be done ahead, days
+      <TypedField
+        class="inset days"
+        inputmode="numeric"
+        :value="step.ahead?.days"
+        :aria-invalid="!!errors.ahead"
+        @commit="days"
+      />
+    </label>
+    <label v-if="step.ahead">
+      It keeps
+      <TypedField
+        class="inset"
+        :value="step.ahead.how"
+        placeholder="in water in the fridge"
+        @commit="how"
+      />
+    </label>
+    <p v-if="errors.ahead" class="wrong" role="alert">{{ errors.ahead }}</p>
+  </div>
+</template>
+
+<style scoped>
+.ahead {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 0.85rem;
+}
+.days {
+  width: 7em;
+}
+</style>

@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest'
+import { demoMenus, demoRecipes, demoSession } from '../../demo'
+import { inTurn, menuFrom, menuSchema, withMenu } from './earlierMenus'
+import { packsOf } from './packs'
+import { sessionSchema } from './schema'
+import { dueOf, readToUse } from './useUp'
+
+describe('what is to be used up', () => {
+  it('is read as a cook writes it, or refused with what is allowed', () => {
+    expect(readToUse('300 g spinach', '2027-03-22')).toEqual({
+      ok: true,
+      value: { item: 'spinach', amount: 300, unit: 'g', by: '2027-03-22' },
+    })
+    for (const bad of ['', '-2 leeks', '3 blorps of leeks', '300 g']) {
+      const reading = readToUse(bad, undefined)
+      expect(reading.ok).toBe(false)
+      if (!reading.ok) expect(reading.issues[0]!.allowed).not.toBe('')
+    }
+  })
+
+  it('stands soonest first, with the dishes that ask for it, those chosen first', () => {
+    const due = dueOf(demoSession, demoRecipes)
+    expect(due.map((d) => d.line)).toEqual(['700 g parsnips', '300 g celery'])
+    expect(due[1]!.takers).toEqual([
+      { recipe: 'braised-pork', wants: '400 g celery', chosen: true },
+    ])
+    const nothing = dueOf(
+      { ...demoSession, useUp: [{ item: 'seaweed', amount: 1, unit: 'g' }] },
+      demoRecipes,
+    )
+    expect(nothing[0]!.takers).toEqual([])
+  })
+})
+
+describe('packs', () => {
+  const made = (...list: [string, number][]) =>
+    list.map(([id, batches]) => ({ recipe: demoRecipes.find((r) => r.id === id)!, batches }))
+
+  it('are counted over all dishes, with what is left in the last', () => {
+    const oats = packsOf(made(['oat-bars', 1], ['turkey-patties', 2])).find((p) =>
+      p.item.includes('oats'),
+    )!
+    // 350 g and twice 60 g, from one pack of 500 g.
+    expect(oats).toEqual({
+      item: 'rolled oats',
+      packs: 1,
+      left: '30 g',
+      pack: '500 g',
+      dishes: ['oat-bars', 'turkey-patties'],
+    })
+  })
+
+  it('leave nothing where they come out even', () => {
+    const [tins] = packsOf(made(['spiced-chickpeas', 1]))
+    expect(tins).toMatchObject({ packs: 2, left: undefined })
+    const [half] = packsOf(made(['spiced-chickpeas', 0.75]))
+    expect(half).toMatchObject({ packs: 2, left: '200 g' })
+  })
+})
+
+describe('menus that were kept', () => {
+  it('hold the dishes without the days, and give them back', () => {
+    const menu = menuFrom(
+      { ...demoSession, dishes: [{ recipe: 'fish-pie', batches: 1, must: true, done: ['leek'] }] },
+      'again',
+    )
+    expect(menuSchema.safeParse(menu).success).toBe(true)
+    expect(menu.dishes).toEqual([{ recipe: 'fish-pie', batches: 1, must: true }])
+    const session = withMenu(demoSession, menu, demoRecipes)
+    expect(session.dishes).toEqual(menu.dishes)
+    expect(sessionSchema.safeParse(session).success).toBe(true)
+  })
+
+  it('come round in their turn, and do without recipes that are gone', () => {
+    expect(inTurn([...demoMenus].reverse()).map((m) => m.id)).toEqual(['new-year', 'half-term'])
+    const few = demoRecipes.filter((r) => r.id !== 'soda-bread')
+    expect(withMenu(demoSession, demoMenus[0]!, few).dishes.map((d) => d.recipe)).toEqual([
+      'braised-pork',
+      'squash-soup',
+      'oat-bars',
+    ])
+  })
+})
