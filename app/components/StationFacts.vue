@@ -14,6 +14,7 @@ const SIZE: Record<string, string> = {
   'rice-cooker': 'litres',
   'air-fryer': 'litres',
   'frying-pan': 'cm across',
+  burner: 'cm across',
 }
 /** What several of a kind are counted in. */
 const COUNT: Record<string, string> = {
@@ -21,6 +22,9 @@ const COUNT: Record<string, string> = {
   tray: 'trays',
   'oven-dish': 'dishes',
   bowl: 'bowls',
+  lid: 'lids',
+  colander: 'of them',
+  grater: 'of them',
   bench: 'places',
   fridge: 'litres free',
   freezer: 'litres free',
@@ -39,6 +43,9 @@ const fill = computed(() =>
 
 function figure(field: 'size' | 'capacity', typed: string) {
   const value = Number(typed.replace(',', '.'))
+  // How large a burner is need not be known.
+  if (typed.trim() === '' && props.station.kind === 'burner' && field === 'size')
+    return emit('edit', { size: undefined })
   if (!(value > 0)) {
     const unit = (field === 'size' ? SIZE : COUNT)[props.station.kind]
     emit(
@@ -48,6 +55,32 @@ function figure(field: 'size' | 'capacity', typed: string) {
     return
   }
   emit('edit', { [field]: value })
+}
+/** Minutes from cold to 200 °C: what a cook knows of an oven. */
+const HOT = 180
+const warmUp = computed(
+  () => Math.round(((props.station.oven?.heatSecondsPerDegree ?? 0) * HOT) / 6) / 10,
+)
+function speed(typed: string) {
+  const minutes = Number(typed.replace(',', '.'))
+  const { oven } = props.station
+  if (!oven || typed.trim() === '' || !(minutes >= 0 && minutes <= 120)) {
+    emit(
+      'wrong',
+      `${props.station.name}: "${typed}" is no time of 0 to 120 minutes to 200 °C. Nothing was changed.`,
+    )
+    return
+  }
+  const heatSecondsPerDegree = Math.round((minutes * 6000) / HOT) / 100
+  // An oven loses heat more slowly than it gains it; how much more slowly stays as it was.
+  const ratio =
+    oven.heatSecondsPerDegree > 0 ? oven.coolSecondsPerDegree / oven.heatSecondsPerDegree : 2
+  const coolSecondsPerDegree = Math.min(60, Math.round(heatSecondsPerDegree * ratio * 100) / 100)
+  emit('edit', { oven: { ...oven, heatSecondsPerDegree, coolSecondsPerDegree } })
+}
+function grill(on: boolean) {
+  const { oven } = props.station
+  if (oven) emit('edit', { oven: { ...oven, methods: on ? ['bake', 'grill'] : ['bake'] } })
 }
 function walk(typed: string) {
   const minutes = typed.trim() === '' ? 0 : Number(typed.replace(',', '.'))
@@ -121,6 +154,26 @@ function heat(k: 'min' | 'max', typed: string) {
           @commit="heat('max', $event)"
         />
         °C</label
+      >
+      <label
+        >hot in
+        <TypedField
+          class="inset"
+          inputmode="decimal"
+          :value="warmUp"
+          :aria-label="`${station.name}: minutes to 200 °C`"
+          @commit="speed($event)"
+        />
+        min</label
+      >
+      <label
+        ><input
+          type="checkbox"
+          :checked="station.oven.methods.includes('grill')"
+          :aria-label="`${station.name} has a grill`"
+          @change="grill(($event.target as HTMLInputElement).checked)"
+        />
+        grill</label
       >
     </template>
     <label v-if="station.kind === 'outdoor-grill' || station.walk"

@@ -72,3 +72,28 @@ test('a dish is split into kinds, and keeps ahead as its step says', async ({ pa
   await expect(page.getByText('Mix and shape the patties: smoky (75 %)').first()).toBeAttached()
   await expect(page.getByText('Bag the patties in layers: mild (25 %)').first()).toBeAttached()
 })
+
+test('an oven heats as fast as it does, a grill stands outside, and a house can be strict', async ({
+  page,
+}) => {
+  await openPlanned(page)
+  await page.getByRole('link', { name: 'Kitchen' }).click()
+  const hot = page.getByLabel('Oven: minutes to 200 °C')
+  await expect(hot).toHaveValue('12')
+  await hot.fill('soon')
+  await hot.blur()
+  await expect(page.getByText('"soon" is no time of 0 to 120 minutes')).toBeVisible()
+  await hot.fill('18')
+  await hot.blur()
+  await page.getByLabel('Oven has a grill').uncheck()
+  await page.getByRole('button', { name: /outdoor grill/i }).click()
+  const walk = page.getByLabel('Outdoor grill: minutes to walk there')
+  await walk.fill('2')
+  await walk.blur()
+  await page.getByLabel(/small children, old or ill people eat along/).check()
+  await page.reload()
+  await expect(hot).toHaveValue('18')
+  await expect(page.getByLabel('Oven has a grill')).not.toBeChecked()
+  await expect(walk).toHaveValue('2')
+  await expect(page.getByLabel(/small children, old or ill/)).toBeChecked()
+})
