@@ -1,5 +1,6 @@
 import { earliest, requirements, tails, type Requirement } from './lags'
 import { NEVER, type MActivity, type MMode, type Model } from './model'
+import { washWork } from './washBound'
 
 /** A makespan that no plan can beat, and what holds it up. */
 export interface Bound {
@@ -51,8 +52,14 @@ export function lowerBound(model: Model): Bound | undefined {
       return leastOf(options.map((s) => members(s).flatMap((a) => measure(a, s))))
     }),
   ]
+  const washing = washWork(model, stationGroups(model), (i) =>
+    base.present[i] && !model.activities[i]!.aside ? Math.max(0, base.tail[2 * i]!) : undefined,
+  )
   for (const group of cookGroups(model)) {
-    const work = workOf((a, s) => handsWork(a, s, group))
+    const work = [
+      ...workOf((a, s) => handsWork(a, s, group)),
+      ...washing.filter((w) => w.cooks.every((c) => group.includes(c))),
+    ]
     const value = packed(work, (from, to) => handsFree(model, group, from, to))
     offer({ value, kind: 'hands', because: group.map((c) => model.problem.cooks[c]!.id) })
   }

@@ -200,6 +200,7 @@ export class Search {
     this.learner ??= new Learner(this.model, this.random, this.best?.body)
     const { learner } = this
     learner.expired = this.expired
+    learner.know(this.bound.value)
     if (this.best) learner.tell(this.best.body)
     const { partial } = learner.session
     const turn = !this.best ? 8 : partial ? 0 : this.lessons++ % 10

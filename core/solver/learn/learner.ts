@@ -95,6 +95,15 @@ export class Learner {
     return this.session.engine.conflicts
   }
 
+  /** Takes over a bound that was proven elsewhere. */
+  know(bound: number): void {
+    const { engine, makespan } = this.session
+    if (this.exhausted || bound <= this.bound) return
+    this.bound = bound
+    engine.backtrack(0)
+    if (!engine.require(2 * makespan, bound)) this.close()
+  }
+
   /** Takes over a plan: from now on only shorter ones are of interest. */
   tell(body: PlanBody): void {
     if (body.makespan >= this.best) return
