@@ -38,9 +38,13 @@ const NOUNS = new Set(
 /** Commands that often stand alone between commas. */
 const ALONE = new Set(['cool', 'season', 'rest', 'stir', 'cover'])
 /** Foods among them. */
+const SEASONINGS = new Set(['salt', 'butter', 'flour', 'oil', 'mince', 'skin'])
 const FOODS = new Set('salt butter flour oil cream mince toast ice juice stew zest skin'.split(' '))
 const UNTIL =
   /\b(?:until|till|so that|so it|which|if|unless|without|because|as (?:it|they|the|soon)|while|when|once|where|making sure|checking|being careful|taking care|rather than|to prevent|to stop|to avoid|for serving|ready to)\b/g
+/** What follows a food that is a command: `salt the water`, never `vinegar and salt in a pan`. */
+const AFTER_FOOD =
+  /^(?:the|a|an|your|it|them|each|both|all|together|well|every|some|up|off|lightly|generously)$/
 /** After `until it is soft and`: these begin something new all the same. */
 const STRONG = new Set(
   'add stir pour remove transfer drain serve season set return turn reduce cover cool leave place tip bake spoon whisk lift take blend spread mix simmer scatter sprinkle strain bring stand slide divide'.split(
@@ -118,7 +122,10 @@ export function clausesOf(sentence: string): Clause[] {
 
 /** `Let them sweat for five minutes`: what is let happen is the work. */
 const LETS =
-  /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|simmer|boil|brown|melt|bake|poach|steam|thicken|stew)\b/
+  /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|blip|putter|tick over|evaporate|simmer|boil|brown|melt|bake|poach|steam|thicken|stew)\b/
+
+/** `LOW 10 hrs`: the dial of a slow cooker. */
+const SLOW = /\b(?:low|high)\b(?! heat)[^.;]*\b\d+(?:\s*-\s*\d+)?\s*(?:hours?|hrs?|h)\b/i
 
 /** `Oven on at 220C`, `12 minutes in the oven`: figures say what to do. */
 function withoutCommand(sentence: string): Clause[] {
@@ -127,6 +134,9 @@ function withoutCommand(sentence: string): Clause[] {
   const timed = durationsIn(sentence).some((d) => d.kind === 'span')
   const hot = temperaturesIn(sentence).some((t) => t.of === 'oven')
   if (!timed && !(oven && hot)) return []
+  const text = sentence.replace(/[.\s]+$/, '')
+  if (SLOW.test(sentence))
+    return [{ text, verb: 'cook', work: 'slow', light: false, meanwhile: false }]
   const [work, verb]: [WorkKind, string] = release
     ? ['rest', 'rest']
     : !oven
@@ -134,7 +144,7 @@ function withoutCommand(sentence: string): Clause[] {
       : timed
         ? ['bake', 'bake']
         : ['heat', 'preheat']
-  return [{ text: sentence.replace(/[.\s]+$/, ''), verb, work, light: false, meanwhile: false }]
+  return [{ text, verb, work, light: false, meanwhile: false }]
 }
 
 function verbAt(
@@ -188,7 +198,8 @@ function followed(lower: string, words: Word[], next: number, name: string): boo
   const then = words[next + 1]?.word ?? ''
   if (noun && follower.word === 'and' && VERB_OF.has(then) && !FOODS.has(name) && !FOODS.has(then))
     return true
-  return !noun || AFTER_COMMAND.has(follower.word) || /ly$/.test(follower.word)
+  if (!noun || /ly$/.test(follower.word)) return true
+  return SEASONINGS.has(name) ? AFTER_FOOD.test(follower.word) : AFTER_COMMAND.has(follower.word)
 }
 
 /** `Brown sugar goes in last` begins with no command, `Brown the mince` does. */

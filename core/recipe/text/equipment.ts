@@ -11,6 +11,8 @@ export interface Whereabouts {
   dish: string | undefined
   /** °C that the oven was last set to. */
   oven: [number, number] | undefined
+  /** The same of the air fryer. */
+  fryer: [number, number] | undefined
   /** Something wet went in since it was put in there. */
   wet: boolean
   /** The pressure cooker was opened again. */
@@ -89,7 +91,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       onHob('pot')
       break
     case 'bake':
-      if (all.has('air-fryer') || where.vessel === 'air-fryer') {
+      if (all.has('air-fryer') || (where.vessel === 'air-fryer' && !all.has('oven'))) {
         need('air-fryer')
         break
       }
@@ -103,6 +105,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       if (!vessel && where.dish) need(where.dish)
       break
     case 'heat':
+      if (any('air-fryer')) break
       if (all.delete('grill') || !any('microwave', 'oven', 'outdoor-grill', 'griddle')) need('oven')
       if (!any('microwave')) for (const k of all) if (VESSELS.has(k)) all.delete(k)
       break
@@ -116,7 +119,11 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       if (!all.has('freezer')) need(/\bfreeze\b/.test(lower) ? 'freezer' : 'fridge')
       break
     case 'drain':
-      if (/\b(?:drain|rinse|strain|sieve|wash)\b/.test(lower)) need('colander')
+      if (
+        /\b(?:drain|rinse|strain|sieve|wash)\b/.test(lower) &&
+        !/\b(?:kitchen|paper|absorbent) (?:paper|towels?|roll)\b/.test(lower)
+      )
+        need('colander')
       break
     case 'blend':
       if (any('processor', 'mixer')) break
@@ -160,7 +167,7 @@ function bakedIn(lower: string, where: Whereabouts): string {
 
 /** A bare `pan` is the one at hand, or the one that such work takes. */
 const panOf = (work: WorkKind, where: Whereabouts) =>
-  usable(where.vessel)
+  where.vessel !== undefined && ON_HOB.has(where.vessel)
     ? where.vessel
     : ['brown', 'fry', 'soften'].includes(work)
       ? where.pan

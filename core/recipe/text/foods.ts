@@ -31,7 +31,7 @@ export const isDough = (text: string) =>
 
 /** Boiled rather than simmered when a method only says to cook it. */
 export const isBoiled = (text: string) =>
-  /\b(?:pasta|spaghetti|penne|macaroni|noodles|lasagne sheets|potatoes|eggs|rice|barley|quinoa|bulgur|couscous|dumplings|gnocchi)\b/i.test(
+  /\b(?:pasta|spaghetti|penne|macaroni|noodles|lasagne sheets|potatoes|eggs|rice|barley|quinoa|bulgur|couscous|gnocchi)\b/i.test(
     text,
   )
 

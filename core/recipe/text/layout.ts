@@ -64,6 +64,7 @@ export function layoutOf(text: string): Layout {
   )
   if (first >= 0 && !looksLikeMeta(lines[first]!))
     name = lines[first]!.replace(/^#+\s*/, '')
+      .replace(/\s*\|.*$/, '')
       .replace(/\*\*/g, '')
       .replace(/\s*[(-–,]?\s*\b(?:makes|serves|feeds)\s+(?:\d+|[a-z]+)\)?\s*$/i, '')
   if (!name) {
@@ -101,9 +102,11 @@ function unfolded(text: string): string[] {
         /^((?:the )?(?:ingredients|you(?:'ll)? need|method|directions|instructions|preparation|steps))\s*:\s*(\S.*)$/i.exec(
           l,
         )
-      return m ? [`${m[1]}:`, m[2]!] : [l]
+      return m ? [`${m[1]}:`, m[2]!] : severalIn(l)
     })
   const first = lines.findIndex(Boolean)
+  const named = /^([^.!?]{3,60})\.\s+((?:makes|serves|feeds)\b.{1,40})$/i.exec(lines[first] ?? '')
+  if (named) lines.splice(first, 1, named[1]!, named[2]!)
   const opening = /^([^.:!?]{3,60})[.:]\s+(?=\S)(.{30,})$/s.exec(lines[first] ?? '')
   if (opening && !/^\d/.test(opening[1]!) && !clausesOf(opening[1]!).length)
     lines.splice(first, 1, opening[1]!, opening[2]!)
@@ -118,6 +121,8 @@ const looksLikeMeta = (line: string) =>
 /** `You want a chicken, two leeks and a glass of wine`: ingredients told in a sentence. */
 function toldIn(steps: string[]): string[] {
   for (const sentence of steps.flatMap(sentencesOf)) {
+    const amounts = sentence.split(/,\s*(?=\d)/)
+    if (/^\d/.test(sentence) && amounts.length > 2) return amounts.map((a) => a.replace(/\.$/, ''))
     const m = /^(?:you(?:'ll| will)? (?:want|need)|get hold of|buy)\s+(.+?)\.?$/i.exec(sentence)
     if (m)
       return m[1]!.split(/,\s*(?:and\s+)?|\s+and\s+(?=\d|an?\s|half|some|the\s)/).filter(Boolean)
@@ -129,7 +134,22 @@ function toldIn(steps: string[]): string[] {
 const splitLines = (lines: string[]) =>
   lines.length === 1 && lines[0]!.split(/[,;]/).length > 3
     ? lines[0]!.split(/\s*[,;]\s*/).filter(Boolean)
-    : lines
+    : lines.flatMap(severalIn)
+
+/** `For the topping: 50 g butter, 50 g flour`, `3 onions / 250 g mushrooms / 500 ml ale`. */
+function severalIn(line: string): string[] {
+  const listed = /^(?:for )?(?:the )?[a-z ]{2,40}:\s*(?=\d|half\b|an? )(.+)$/i.exec(line)
+  const own = listed ? listed[1]! : line
+  if (!/^(?:[-*•]\s*)?(?:\d|half\b|an? )/i.test(own) || /^\d{1,2}\s*[.):]\s/.test(own))
+    return [line]
+  for (const mark of [/\s*;\s*/, /\s+\/\s+/])
+    if (own.split(mark).length > 2) return own.split(mark).filter(Boolean)
+  const parts = own.split(/,\s*(?=\d)/)
+  const several = parts.length > 1 && parts.every((c) => readIngredientLine(c).amount > 0)
+  if (!several || parts.some((c) => clausesOf(c).length)) return [line]
+  // What has no amount stands at the end of the list: `…, 75 g suet, water`.
+  return listed ? parts.flatMap((c) => c.split(/,\s*/)) : parts
+}
 
 /** Without headings: short lines that begin with an amount, then sentences with commands. */
 function splitByLook(
@@ -145,7 +165,9 @@ function splitByLook(
     const line = lines[i]!
     if (!line || looksLikeMeta(line)) continue
     const bullet = /^[-*•·–▢☐□]\s*/.test(line)
+    // `overnight rolls` is no number of hours of rolls.
     const amount =
+      !/^overnight\b/i.test(line) &&
       /^(?:[-*•·–▢☐□]\s*)?(?:about |a |an |half )?\d|^(?:[-*•·–▢☐□]\s*)?(?:a|an|half|salt|pepper|oil|some|pinch|handful|juice|zest)\b/i.test(
         plain(line),
       )

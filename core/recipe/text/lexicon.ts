@@ -23,11 +23,11 @@ export const VERBS: Verb[] = [
   },
   {
     words:
-      'bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
+      'bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
     work: 'assemble',
     light: true,
   },
-  { words: 'season salt rub-in', work: 'season', light: true },
+  { words: 'season salt rub-in massage', work: 'season', light: true },
   { words: 'shape form mould roll flatten press pat stamp plait braid knock-back', work: 'shape' },
   { words: 'brown sear char colour color', work: 'brown' },
   {
@@ -41,7 +41,8 @@ export const VERBS: Verb[] = [
   { words: 'pack portion label bag freeze store box decant bottle', work: 'pack' },
   { words: 'boil parboil blanch', work: 'boil' },
   {
-    words: 'simmer poach stew braise steam bubble infuse warm reheat thicken cook heat reduce-down',
+    words:
+      'simmer poach stew braise steam bubble blip putter tick-over evaporate infuse warm reheat thicken cook heat reduce-down',
     work: 'simmer',
   },
   { words: 'bake roast', work: 'bake' },
@@ -71,6 +72,11 @@ export const PHRASES: [RegExp, WorkKind][] = [
     /\b(?:pre-?heat|heat|turn on|warm|set|switch on)\b[^.;]*\b(?:oven|grill|broiler|griddle|barbecue)\b/,
     'heat',
   ],
+  [
+    /\b(?:pre-?heat|heat|turn on|warm|set|switch on) (?:up )?(?:the |your |an? )?air[ -]?fryer\b/,
+    'heat',
+  ],
+  [/\bpat\b[^.;]*\bdry\b/, 'drain'],
   [
     /\b(?:at|on|under|to) (?:high |low |full )?pressure\b|\b(?:high|low|full) pressure\b|\bpressure[ -]cook(?!er)/,
     'pressure',

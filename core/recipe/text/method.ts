@@ -2,7 +2,7 @@ import type { WorkKind } from '../work'
 import { clausesOf } from './clauses'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
-import { isLiquid } from './foods'
+import { isLiquid, isRaw } from './foods'
 import { grouped, isBesideOnly, isHotFat, isStorageNote, type Group } from './groups'
 import { namesOf, type IngredientRead } from './ingredientLine'
 import { VESSELS } from './lexicon'
@@ -47,12 +47,15 @@ export function stepsOf(method: string, ingredients: readonly IngredientRead[]):
 class Reader {
   private readonly drafts: Draft[] = []
   private readonly cooked = new Set<string>()
+  /** Ingredients that were spoken of so far. */
+  private readonly named = new Set<string>()
   /** `Heat the oil`: waits for what is fried in it. */
   private prelude: string | undefined
   private readonly where: Whereabouts = {
     vessel: undefined,
     dish: undefined,
     oven: undefined,
+    fryer: undefined,
     wet: false,
     opened: false,
     heated: undefined,
@@ -105,6 +108,13 @@ class Reader {
     return this.drafts
   }
 
+  /** Whether an ingredient is in what is cooked here: not the meat that nobody has spoken of yet. */
+  private isIn(i: IngredientRead, uses: readonly string[], work: WorkKind): boolean {
+    if (uses.includes(i.id)) return true
+    if (work === 'brown') return false
+    return this.named.has(i.id) || !isRaw(i.item) || (!uses.length && !this.named.size)
+  }
+
   private goTo(vessel: string, wet: boolean): void {
     const { where } = this
     if (vessel !== where.vessel && vessel !== 'bowl') where.wet = wet
@@ -123,8 +133,8 @@ class Reader {
     if (vessel && vessel !== where.vessel && vessel !== 'bowl') where.wet = false
     if (wet) where.wet = true
     const work = workOf(group, where, named, items)
-    const heat = this.heatOf(text, work, named, doubts)
     const equipment = equipmentOf(text, work, where)
+    const heat = this.heatOf(text, work, equipment, doubts)
     const main = equipment.find((k) => VESSELS.has(k))
     // A bowl that nobody spoke of is no place where the dish is from now on.
     if (
@@ -143,8 +153,8 @@ class Reader {
     const time = timeOf(text, work, uses, ingredients, doubts)
     const hygiene = hygieneOf(text, work, uses, ingredients, cooked, this.drafts)
     // What was browned is not done; what was simmered or baked is, and all that was in it.
-    if (cooks(work))
-      for (const i of ingredients) if (uses.includes(i.id) || work !== 'brown') cooked.add(i.id)
+    if (cooks(work)) for (const i of ingredients) if (this.isIn(i, uses, work)) cooked.add(i.id)
+    for (const id of uses) this.named.add(id)
     const within = withinOf(text)
     return {
       do: sentenceCase(text),
@@ -165,7 +175,7 @@ class Reader {
   private heatOf(
     text: string,
     work: WorkKind,
-    named: readonly string[],
+    equipment: readonly string[],
     doubts: string[],
   ): Pick<Draft, 'celsius' | 'core'> {
     const { where } = this
@@ -176,8 +186,9 @@ class Reader {
     if (oven?.fan)
       doubts.push('the heat is stated for an oven with a fan: without one about 20 °C more')
     const stated: [number, number] | undefined = oven && [oven.least, oven.most]
-    if (stated && (work === 'heat' || work === 'bake')) where.oven = stated
-    const heat = work === 'bake' && !named.includes('air-fryer') ? (stated ?? where.oven) : stated
+    const fryer = equipment.includes('air-fryer')
+    if (stated && (work === 'heat' || work === 'bake')) where[fryer ? 'fryer' : 'oven'] = stated
+    const heat = work === 'bake' ? (stated ?? (fryer ? where.fryer : where.oven)) : stated
     if (work === 'bake' && !heat) doubts.push('no oven heat is stated')
     return {
       celsius: heat ? (heat[0] === heat[1] ? heat[0] : heat) : null,

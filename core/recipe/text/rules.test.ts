@@ -10,6 +10,7 @@ const NOWHERE: Whereabouts = {
   vessel: undefined,
   dish: undefined,
   oven: undefined,
+  fryer: undefined,
   wet: false,
   opened: false,
   pan: 'frying-pan',
@@ -164,5 +165,94 @@ describe('the whereabouts of the food', () => {
       '2 carrots\n400 g cooked beans',
     )
     expect(list.map((s) => s.after.map((a) => a.step))).toEqual([[], ['dice'], ['fry']])
+  })
+
+  it('does not think meat cooked that nobody has spoken of yet', () => {
+    const list = steps(
+      'Halve the potatoes and roast them in a roasting tin at 220C for 15 minutes. Rub the thighs with thyme. Nestle the chicken among the potatoes. Roast for 40 minutes. Shred the chicken.',
+      '1 kg chicken thighs\n700 g potatoes\nthyme',
+    )
+    expect(list.map((s) => s.hygiene)).toEqual([
+      'produce',
+      'neutral',
+      'raw',
+      'raw',
+      'neutral',
+      'ready',
+    ])
+    expect(list[2]!.work).toBe('season')
+  })
+
+  it('keeps the heat of the air fryer apart from that of the oven', () => {
+    const list = steps(
+      'Heat the oven to 160C. Heat the air fryer to 190C. Air fry the salmon for 8 minutes. Bake the tart in the oven for 20 minutes.',
+      '2 salmon fillets\n1 tart',
+    )
+    expect(list.map((s) => [s.work, s.celsius])).toEqual([
+      ['heat', 160],
+      ['heat', 190],
+      ['bake', 190],
+      ['bake', 160],
+    ])
+    expect(list[1]!.equipment).toEqual(['air-fryer'])
+  })
+
+  it('takes salt for a command only where something is salted', () => {
+    const works = (method: string) =>
+      steps(method, 'vinegar\nsalt\nsugar\nwater').map((s) => s.work)
+    expect(works('Heat the vinegar, sugar and salt in a small pan for 3 minutes.')).toEqual([
+      'simmer',
+    ])
+    expect(works('Boil the water for 5 minutes and salt it.')).toContain('season')
+    expect(works('Reduce over a medium heat for 5 minutes.')).toEqual(['simmer'])
+    expect(works('Reduce the heat.')).not.toContain('simmer')
+    expect(steps('Pat the beef dry.', '500 g beef')[0]).toMatchObject({
+      work: 'drain',
+      hygiene: 'raw',
+      equipment: [],
+    })
+    expect(steps('Drain on kitchen paper.')[0]!.equipment).toEqual([])
+  })
+})
+
+describe('a text in two lines', () => {
+  it('has its name, its number and every ingredient', () => {
+    const layout = layoutOf(
+      'Overnight rolls. Makes 12.\n500g strong flour; 7g yeast; 10g salt; 320ml water\n\nKnead the dough for 10 minutes. Bake for 18 minutes.',
+    )
+    expect(layout).toMatchObject({
+      name: 'Overnight rolls',
+      serves: 12,
+      ingredients: ['500g strong flour', '7g yeast', '10g salt', '320ml water'],
+    })
+  })
+
+  it.each([
+    [
+      'Mince\n\nFor the mince: 500 g beef mince, 1 onion, salt\nFor the top: 150 g flour, 75 g suet\n\nBrown the mince with the onion for 8 minutes.',
+      ['500 g beef mince', '1 onion', 'salt', '150 g flour', '75 g suet'],
+    ],
+    [
+      'Pie\n1.5kg shin of beef / 3 onions / 250g mushrooms\n\nCut the beef into cubes. Brown it well for 8 minutes.',
+      ['1.5kg shin of beef', '3 onions', '250g mushrooms'],
+    ],
+    [
+      'Pork. 2 kg pork shoulder, 2 tbsp paprika, 250 ml cider. Rub the paprika over the pork. Braise for 3 hours.',
+      ['2 kg pork shoulder', '2 tbsp paprika', '250 ml cider'],
+    ],
+    [
+      'Sauce\n\nIngredients\n50g butter, 50g flour, 600ml milk\n1 bay leaf\n\nMethod\n1. Melt the butter, 20 g at a time.',
+      ['50g butter', '50g flour', '600ml milk', '1 bay leaf'],
+    ],
+  ])('has each ingredient where several stand in a line', (text, ingredients) => {
+    expect(layoutOf(text).ingredients).toEqual(ingredients)
+  })
+
+  it('keeps a number that begins a sentence and counts nothing off', () => {
+    expect(steps('10 minutes before serving stir in the cream.')[0]!.do).toMatch(/^10 minutes/)
+    expect(steps('Oven 190. Roast the onion for 25 min.').map((s) => s.celsius)).toEqual([190, 190])
+    const done = steps('Grill for 12 minutes, until cooked through (75°C).')[0]!
+    expect([done.celsius, done.core]).toEqual([null, 75])
+    expect(steps('LOW 10 hrs.')[0]).toMatchObject({ work: 'slow', minutes: [600, 600] })
   })
 })

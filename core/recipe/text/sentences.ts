@@ -8,7 +8,10 @@ export function sentencesOf(method: string): string[] {
   for (const raw of method.split(/\r?\n/)) {
     const line = raw
       .replace(/^[\s>#*•·▢☐□◦–—-]+/, '')
-      .replace(/^(?:step\s*)?\(?\d{1,2}(?:\s*[-.):]\s+|\s*[.):]\s*(?=[A-Z])|\s+(?=[A-Z]))/i, '')
+      .replace(
+        /^(?:[Ss]tep\s*|STEP\s*)?\(?\d{1,2}(?:\s*[-.):]\s+|\s*[.):]\s*(?=[A-Z])|\s+(?=[A-Z]))/,
+        '',
+      )
       .replace(/^step\s+(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s*[:.-]?\s*/i, '')
       .replace(/^\*\*(.+?)\*\*:?\s*/, '$1 ')
       .trim()

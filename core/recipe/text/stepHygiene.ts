@@ -7,6 +7,9 @@ const DONE_BY = new Set<WorkKind>([...ON_HEAT, 'bake', 'grill', 'slow', 'pressur
 /** Whether a kind of work cooks what it is done to. */
 export const cooks = (work: WorkKind) => DONE_BY.has(work)
 
+const GOES_ON =
+  /^(?:mix|toss|coat|combine|season|marinate|massage|brown|stir)\b,?\s*(?:well|together|thoroughly|it|them|everything|with|in|and|$)/i
+
 /** Where hands have been after a step: on raw meat, fish or egg, on produce, or on ready food. */
 export function hygieneOf(
   text: string,
@@ -14,9 +17,13 @@ export function hygieneOf(
   uses: string[],
   ingredients: readonly IngredientRead[],
   cookedRaw: Set<string>,
-  before: readonly { work: WorkKind }[],
+  before: readonly { work: WorkKind; hygiene: string }[],
 ): 'raw' | 'ready' | 'produce' | 'neutral' {
+  // `Mix well with the yogurt`: still what the hands were on a moment ago.
+  const last = before.at(-1)
+  const on = last?.hygiene === 'raw' && !cooks(last.work) && GOES_ON.test(text)
   const raw =
+    on ||
     uses.some((id) => isRaw(ingredients.find((i) => i.id === id)!.item) && !cookedRaw.has(id)) ||
     (isRaw(text) && !before.some((d) => cooks(d.work)))
   const doneOnHeat = before.some((d) => cooks(d.work))
@@ -33,6 +40,7 @@ export function hygieneOf(
     case 'assemble':
     case 'brown':
     case 'soak':
+    case 'drain':
       if (raw) return 'raw'
       if (work === 'shape' && isDough(text)) return 'neutral'
       return doneOnHeat && (work === 'mix' || work === 'assemble') ? 'ready' : 'neutral'

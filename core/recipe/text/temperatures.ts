@@ -51,8 +51,14 @@ export function temperaturesIn(text: string): Temperature[] {
   const found: Temperature[] = []
   for (const m of line.matchAll(DEGREES)) {
     const [whole, low, high, sign, letter] = m
-    if (!sign && !letter) continue
     const at = m.index
+    // `Oven 190.`: no sign, and nothing else that it could be.
+    const bare =
+      /\boven(?: on)?(?: at| to|:)?\s*$/.test(line.slice(0, at)) &&
+      Number(low) >= 100 &&
+      Number(low) <= 260 &&
+      !/^\s*(?:g|ml|minutes?|mins?)\b/.test(line.slice(at + whole.length))
+    if (!sign && !letter && !bare) continue
     const around = line.slice(at, at + whole.length)
     if (letter && !sign && !new RegExp(`\\d\\s?${SCALE}`).test(around)) continue
     const scale = letter ? letter[0]! : ''
@@ -109,9 +115,17 @@ function whatOf(line: string, at: number, end: number): Temperature['of'] {
     )
   )
     return 'core'
+  if (
+    /\b(?:cooked through|done|until cooked|juices run clear)\b[^.;\d]*$/.test(before) &&
+    COOL.test(line.slice(at, end))
+  )
+    return 'core'
   if (/\b(?:oil|fat|lard|dripping)\b[^.;\d]*$/.test(before.slice(-50))) return 'fat'
   return 'oven'
 }
+
+/** Below 100: no oven is meant. */
+const COOL = /^\d{2}(?!\d)/
 
 const isFan = (line: string, at: number, end: number) =>
   /^\s*(?:\(|,)?\s*(?:fan|convection)/.test(line.slice(end, end + 14)) ||

@@ -53,7 +53,8 @@ export function linked(drafts: Draft[]): StepRead[] {
   return steps
 }
 
-const OF_BEFORE = /^[a-z-]+ (?:(?:gently|both|all|of) )*(?:it|them|these|both)\b/i
+const OF_BEFORE =
+  /^[a-z-]+ (?:(?:gently|both|all|of) )*(?:it|them|these|both)\b|^(?:toss|coat|dip|roll|dredge|dust) (?:in|with)\b/i
 
 function idOf(d: Draft, taken: string[]): string {
   const base = d.verb.replace(/[^a-z]+/g, '-').replace(/^-|-$/g, '') || d.work

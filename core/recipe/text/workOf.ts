@@ -30,13 +30,17 @@ export function workOf(
     case 'coat':
     case 'toss':
     case 'dust':
-      return isMeat(about) && where.heated === undefined && !/\bflour\b/.test(text)
+      return isMeat(about) &&
+        (verb === 'rub' || where.heated === undefined) &&
+        !/\bflour\b/.test(text)
         ? 'season'
         : work
     case 'reduce':
-      return /\bby (?:half|a third|two thirds|0\.\d+)\b|\buntil (?:thick|syrupy|reduced)\b/.test(
-        text,
-      )
+      if (/\breduce (?:the )?(?:heat|temperature|oven|speed|flame)\b/.test(text)) return work
+      return spans.length ||
+        /\bby (?:half|a third|two thirds|0\.\d+)\b|\buntil (?:thick|syrupy|reduced)\b|\bover (?:a |the )?[a-z-]* ?heat\b/.test(
+          text,
+        )
         ? 'simmer'
         : work
     case 'brown':
@@ -88,7 +92,7 @@ export function workOf(
 const COOK = /^(?:cook|heat|warm|reheat|reduce down|bubble|thicken)$/
 const INTO_TIN =
   /\b(?:in|into|over|onto) (?:a|the|an) (?:[a-z-]+ ){0,3}(?:tin|dish|tray|pan|base)\b/
-const PASTA = /\b(?:pasta|spaghetti|penne|macaroni|noodles|gnocchi|dumplings)\b/
+const PASTA = /\b(?:pasta|spaghetti|penne|macaroni|noodles|gnocchi)\b/
 const SOFT = /\b(?:soft|softened|softens?|translucent|transparent|tender)\b/
 const ONIONS = /\b(?:onions?|shallots?|leeks?|celery|peppers?|fennel)\b/
 
@@ -114,7 +118,8 @@ function cookedHow(
     isMeat(about)
   )
     return 'brown'
-  if (ONIONS.test(about) && SOFT.test(text) && !where.wet) return 'soften'
+  if (ONIONS.test(about) && (SOFT.test(text) || /\bgently\b/.test(text)) && !where.wet)
+    return 'soften'
   const pan = named.find((k) => VESSELS.has(k)) ?? where.vessel
   if (pan === undefined && isBoiled(about)) return 'boil'
   if (durationsIn(text).some((d) => d.kind === 'span' && d.least > 25)) return 'simmer'
@@ -138,6 +143,9 @@ function putHow(
   if (named.includes('fridge') || named.includes('freezer')) return 'chill'
   if (named.includes('oven')) return 'bake'
   const hob = where.heated !== undefined && ON_HEAT.has(where.heated)
+  // `Add the stock a ladle at a time, 18 minutes`: it cooks all that time.
+  const goesOn = durationsIn(text).some((d) => d.kind === 'span' && d.least >= 5)
+  if (verb === 'add' && hob && goesOn && !/\bfor the last\b/.test(text)) return 'simmer'
   if (verb === 'cover') return hob && !/\boff the heat\b/.test(text) ? 'simmer' : 'rest'
   if (/^(?:turn|flip|stir)$/.test(verb) && where.heated) return where.heated
   return work
