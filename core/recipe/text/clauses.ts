@@ -45,6 +45,9 @@ const UNTIL =
 /** What follows a food that is a command: `salt the water`, never `vinegar and salt in a pan`. */
 const AFTER_FOOD =
   /^(?:the|a|an|your|it|them|each|both|all|together|well|every|some|up|off|lightly|generously)$/
+/** `Use a stick blender to blend the soup`. */
+const TOOL = /^(?:use|using)\b/
+const WHERE = /^(?:in|into|on|using|with|for|to)\b/
 /** After `until it is soft and`: these begin something new all the same. */
 const STRONG = new Set(
   'add stir pour remove transfer drain serve season set return turn reduce cover cool leave place tip bake spoon whisk lift take blend spread mix simmer scatter sprinkle strain bring stand slide divide'.split(
@@ -80,7 +83,14 @@ export function clausesOf(sentence: string): Clause[] {
       BEFORE_COMMAND.has(previous.word) ||
       (/ly$/.test(previous.word) && opensBefore(lower, words, i - 1))
     if (!opened) continue
-    if (!run && previous !== undefined && !followed(lower, words, i + found.length, found.name))
+    // `In a large bowl, mix the turkey`: the first command after where it is done.
+    const first = !commands.length && WHERE.test(lower) && /,\s*$/.test(gap)
+    if (
+      !run &&
+      previous !== undefined &&
+      !(first && startsSentence(words.slice(i), found)) &&
+      !followed(lower, words, i + found.length, found.name)
+    )
       continue
     if (previous === undefined && NOUNS.has(found.name) && !startsSentence(words, found)) continue
     commands.push({ at, end: words[i + found.length - 1]!.end, name: found.name, verb: found.verb })
@@ -90,12 +100,14 @@ export function clausesOf(sentence: string): Clause[] {
     // No command in the usual places: the first verb that no article makes a thing of.
     const i = words.findIndex(
       (w, k) =>
-        VERB_OF.has(w.word) &&
+        VERB_OF.has(w.word.replace(/-/g, ' ')) &&
         !NOUNS.has(w.word) &&
-        !/^(?:the|a|an|your|of|to|with|for|some)$/.test(words[k - 1]?.word ?? ''),
+        (TOOL.test(lower) && words[k - 1]?.word === 'to'
+          ? true
+          : !/^(?:the|a|an|your|of|to|with|for|some)$/.test(words[k - 1]?.word ?? '')),
     )
     if (i < 0) return withoutCommand(sentence)
-    const name = words[i]!.word
+    const name = words[i]!.word.replace(/-/g, ' ')
     commands.push({ at: words[i]!.at, end: words[i]!.end, name, verb: VERB_OF.get(name)! })
   }
   const lead = /^(?:meanwhile|while\b|as\b|in the meantime|at the same time)/.test(lower)
@@ -137,6 +149,8 @@ function withoutCommand(sentence: string): Clause[] {
   const text = sentence.replace(/[.\s]+$/, '')
   if (SLOW.test(sentence))
     return [{ text, verb: 'cook', work: 'slow', light: false, meanwhile: false }]
+  if (timed && /\bair[ -]?fryer\b/i.test(sentence))
+    return [{ text, verb: 'bake', work: 'bake', light: false, meanwhile: false }]
   const [work, verb]: [WorkKind, string] = release
     ? ['rest', 'rest']
     : !oven

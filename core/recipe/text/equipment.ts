@@ -61,7 +61,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       ['fry', 'brown', 'soften'].includes(work) &&
       where.wet &&
       (where.heated === 'boil' || where.heated === 'simmer') &&
-      !/^(?:add|stir|return)\b/i.test(text)
+      !/^(?:add|stir|return|melt in)\b/i.test(text)
     const in_ =
       vessel ?? (usable(where.vessel) && !busy ? where.vessel! : busy ? 'frying-pan' : fresh)
     need(in_)

@@ -37,9 +37,10 @@ export function layoutOf(text: string): Layout {
     if (serves === undefined && line.length < 90 && (start < 0 || i <= start || i < 6)) {
       const bare = line.replace(/[*_#]/g, '').replace(/^[\s>-]+/, '')
       const m = SERVES.exec(plain(bare))
-      const inName = /\((?:makes|serves|feeds)\s[^)]*\)|[-–,]\s*(?:makes|serves|feeds)\s\d+/i.test(
-        bare,
-      )
+      const inName =
+        /\((?:makes|serves|feeds)\s[^)]*\)|[-–,]\s*(?:makes|serves|feeds)\s\d+|\bfor \d+$/i.test(
+          plain(bare),
+        )
       if (
         m &&
         !/^\d+\s*(?:g|kg|ml)/.test(plain(bare)) &&
@@ -66,7 +67,7 @@ export function layoutOf(text: string): Layout {
     name = lines[first]!.replace(/^#+\s*/, '')
       .replace(/\s*\|.*$/, '')
       .replace(/\*\*/g, '')
-      .replace(/\s*[(-–,]?\s*\b(?:makes|serves|feeds)\s+(?:\d+|[a-z]+)\)?\s*$/i, '')
+      .replace(/\s*[(-–,]?\s*\b(?:makes|serves|feeds)\s+(?:\d+|[a-z]+)(?: [a-z]+)?\)?\s*$/i, '')
   if (!name) {
     name = 'A recipe without a name'
     doubts.push('no name was found')
@@ -142,7 +143,7 @@ function severalIn(line: string): string[] {
   const own = listed ? listed[1]! : line
   if (!/^(?:[-*•]\s*)?(?:\d|half\b|an? )/i.test(own) || /^\d{1,2}\s*[.):]\s/.test(own))
     return [line]
-  for (const mark of [/\s*;\s*/, /\s+\/\s+/])
+  for (const mark of [/\s*;\s*/, /\s+\/\s+/, /\s+\|\s+/])
     if (own.split(mark).length > 2) return own.split(mark).filter(Boolean)
   const parts = own.split(/,\s*(?=\d)/)
   const several = parts.length > 1 && parts.every((c) => readIngredientLine(c).amount > 0)

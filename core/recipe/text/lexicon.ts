@@ -37,7 +37,10 @@ export const VERBS: Verb[] = [
   },
   { words: 'soften sweat melt wilt', work: 'soften' },
   { words: 'drain rinse strain wash sieve squeeze-out pat-dry dry', work: 'drain' },
-  { words: 'blend puree purée liquidise liquidize blitz pulse process whizz', work: 'blend' },
+  {
+    words: 'blend part-blend puree purée liquidise liquidize blitz pulse process whizz',
+    work: 'blend',
+  },
   { words: 'pack portion label bag freeze store box decant bottle', work: 'pack' },
   { words: 'boil parboil blanch', work: 'boil' },
   {

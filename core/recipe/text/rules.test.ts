@@ -255,4 +255,23 @@ describe('a text in two lines', () => {
     expect([done.celsius, done.core]).toEqual([null, 75])
     expect(steps('LOW 10 hrs.')[0]).toMatchObject({ work: 'slow', minutes: [600, 600] })
   })
+
+  it('finds the command behind where and with what it is done', () => {
+    const list = steps(
+      'In a large bowl, mix turkey, crumbs and egg until combined. Roll into balls. Use a stick blender to part-blend the soup.',
+      '500 g minced turkey\n1 egg\ncrumbs',
+    )
+    expect(list.map((s) => [s.work, s.hygiene])).toEqual([
+      ['mix', 'raw'],
+      ['shape', 'raw'],
+      ['blend', 'ready'],
+    ])
+    expect(steps('Air fryer 200 C: chicken 18 min, flip at 9 min.')[0]).toMatchObject({
+      work: 'bake',
+      celsius: 200,
+      equipment: ['air-fryer'],
+    })
+    const cakes = steps('Heat a griddle. Cook for 2 minutes, then flip, 1 minute more.')
+    expect(cakes.every((s) => s.work === 'fry' || s.work === 'grill')).toBe(true)
+  })
 })

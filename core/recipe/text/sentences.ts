@@ -9,7 +9,7 @@ export function sentencesOf(method: string): string[] {
     const line = raw
       .replace(/^[\s>#*•·▢☐□◦–—-]+/, '')
       .replace(
-        /^(?:[Ss]tep\s*|STEP\s*)?\(?\d{1,2}(?:\s*[-.):]\s+|\s*[.):]\s*(?=[A-Z])|\s+(?=[A-Z]))/,
+        /^(?:[Ss]tep\s*|STEP\s*)?\(?\d{1,2}(?:\s*[-.):|]\s+|\s*[.):]\s*(?=[A-Z])|\s+(?=[A-Z]))/,
         '',
       )
       .replace(/^step\s+(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s*[:.-]?\s*/i, '')

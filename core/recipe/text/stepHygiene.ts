@@ -8,7 +8,7 @@ const DONE_BY = new Set<WorkKind>([...ON_HEAT, 'bake', 'grill', 'slow', 'pressur
 export const cooks = (work: WorkKind) => DONE_BY.has(work)
 
 const GOES_ON =
-  /^(?:mix|toss|coat|combine|season|marinate|massage|brown|stir)\b,?\s*(?:well|together|thoroughly|it|them|everything|with|in|and|$)/i
+  /^(?:mix|toss|coat|combine|season|marinate|massage|brown|stir|roll|shape|form|divide)\b,?\s*(?:well|together|thoroughly|it|them|everything|with|in|into|and|$)/i
 
 /** Where hands have been after a step: on raw meat, fish or egg, on produce, or on ready food. */
 export function hygieneOf(

@@ -124,6 +124,7 @@ function cookedHow(
   if (pan === undefined && isBoiled(about)) return 'boil'
   if (durationsIn(text).some((d) => d.kind === 'span' && d.least > 25)) return 'simmer'
   const frying = where.heated === 'fry' || where.heated === 'soften' || where.heated === 'brown'
+  if (verb === 'cook' && pan === 'griddle') return 'fry'
   if (verb === 'cook' && !where.wet && (pan === 'frying-pan' || frying)) return 'fry'
   const water = /\b(?:in|with) (?:a (?:large |big )?(?:pan|pot|saucepan) of|plenty of|salted)\b/
   return isBoiled(about) && water.test(text) ? 'boil' : 'simmer'
@@ -137,6 +138,10 @@ function putHow(
   where: Whereabouts,
   named: readonly string[],
 ): WorkKind {
+  if (/^(?:turn|flip)$/.test(verb) && durationsIn(text).length) {
+    if (named.includes('air-fryer')) return 'bake'
+    if (where.heated) return where.heated
+  }
   if (verb === 'knead' || !durationsIn(text).some((d) => d.kind === 'span' && d.most >= 3))
     return work
   if (named.includes('slow-cooker') && /\b(?:low|high|cook)\b/.test(text)) return 'slow'
