@@ -111,3 +111,16 @@ function without(problem: Problem, dish: string): Problem {
     pins: (problem.pins ?? []).filter((p) => !gone.has(p.activity)),
   }
 }
+
+it('ends with fewer activities than a neighbourhood leaves free, and with no station at all', () => {
+  const problem = without(randomProblem(50063, 7), 'd2')
+  expect(problem.activities).toHaveLength(2)
+  expect(solved(problem, 300).activities).toHaveLength(2)
+})
+
+it('proves where two options of a choice come to the same', () => {
+  const problem = without(randomProblem(50001, 7), 'd2')
+  expect(problem.choices[0]!.options.map((o) => o.activities)).toEqual([['a1'], ['a1']])
+  const plan = solved(problem, 400)
+  expect(plan.activities.map((a) => a.id)).toContain('a1')
+})

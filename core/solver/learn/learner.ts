@@ -330,7 +330,7 @@ export class Learner {
   private freeActivities(): Set<number> {
     const { model, random, session } = this
     const n = model.activities.length
-    const wanted = Math.max(3, Math.round(n * this.freed))
+    const wanted = Math.min(n, Math.max(3, Math.round(n * this.freed)))
     const free = new Set<number>()
     // Of a large session only what lies together: the order of the rest was never asked for.
     const kind = session.partial ? 0 : random()
@@ -341,7 +341,7 @@ export class Learner {
         .map((a) => a.index)
         .sort((a, b) => Math.abs(startOf(a) - centre) - Math.abs(startOf(b) - centre))
       for (const i of order.slice(0, wanted)) free.add(i)
-    } else if (kind < 0.8) {
+    } else if (kind < 0.8 || !session.places.length) {
       const dishes = [...new Set(model.problem.activities.map((a) => a.dish ?? a.id))]
       while (free.size < wanted && dishes.length) {
         const [dish] = dishes.splice(below(random, dishes.length), 1)
