@@ -2,7 +2,15 @@
 import { format, parseISO } from 'date-fns'
 import { computed, ref } from 'vue'
 import type { Recipe } from '~~/core/recipe'
-import { dueOf, packsOf, readToUse, withNewDish, type Session } from '~~/core/session'
+import {
+  dueOf,
+  packsOf,
+  readToUse,
+  withNewDish,
+  withoutDue,
+  type Due,
+  type Session,
+} from '~~/core/session'
 
 /** What should be used soon, and what opened packs leave: each with the dishes that would take it. */
 const props = defineProps<{ session: Session; recipes: Recipe[] }>()
@@ -31,8 +39,7 @@ function add() {
   line.value = by.value = ''
   emit('change', (s) => ({ ...s, useUp: [...(s.useUp ?? []), reading.value] }))
 }
-const drop = (item: string) =>
-  emit('change', (s) => ({ ...s, useUp: s.useUp?.filter((u) => u.item !== item) }))
+const drop = (due: Due) => emit('change', (s) => withoutDue(s, due))
 const day = (iso: string) => format(parseISO(iso), 'EEE d MMM')
 /** A base cannot be chosen: it comes with the dishes that take from it. */
 const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base)
@@ -42,7 +49,7 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
   <section aria-label="To be used up" data-test="use-up">
     <h2>To be used up</h2>
     <ul class="bare">
-      <li v-for="d in due" :key="d.item">
+      <li v-for="(d, k) in due" :key="d.line + d.by + k">
         <span
           ><strong>{{ d.line }}</strong
           ><template v-if="d.by"> by {{ day(d.by) }}</template
@@ -60,7 +67,7 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
             ></template
           ></span
         >
-        <button type="button" :aria-label="`${d.item} is used up`" @click="drop(d.item)">×</button>
+        <button type="button" :aria-label="`${d.item} is used up`" @click="drop(d)">×</button>
       </li>
     </ul>
     <div class="adding">

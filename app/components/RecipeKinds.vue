@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { readKinds, type Recipe } from '~~/core/recipe'
+import { canSplit, readKinds, type Recipe } from '~~/core/recipe'
 import type { Change } from '~/composables/useFields'
 
 /** One load split into several kinds from some step on. */
@@ -8,21 +8,19 @@ const props = defineProps<{ recipe: Recipe; change: Change<Recipe> }>()
 const line = ref('')
 const wrong = ref<string>()
 const chosen = ref('')
-/** Where nothing is chosen: the last step that is neither cooling nor packing. */
+/** Steps that can be done kind by kind; where nothing is chosen the last before packing. */
+const steps = computed(() => props.recipe.steps.filter(canSplit))
 const step = computed(
-  () =>
-    chosen.value ||
-    (
-      props.recipe.steps.filter((s) => !['cool', 'pack'].includes(s.work)).at(-1) ??
-      props.recipe.steps[0]!
-    ).id,
+  () => chosen.value || (steps.value.filter((s) => s.work !== 'pack').at(-1) ?? steps.value[0])?.id,
 )
 const percent = (share: number) => `${Math.round(share * 100)} %`
 
 async function split() {
   const reading = readKinds(line.value)
+  const at = step.value
+  if (at === undefined) return
   const [issue] = reading.ok
-    ? await props.change((r) => ({ ...r, variants: { step: step.value, kinds: reading.value } }))
+    ? await props.change((r) => ({ ...r, variants: { step: at, kinds: reading.value } }))
     : reading.issues
   wrong.value = issue && `${issue.message}. Allowed: ${issue.allowed}.`
   if (!issue) line.value = ''
@@ -32,7 +30,7 @@ const saying = (id: string) => props.recipe.steps.find((s) => s.id === id)?.do ?
 </script>
 
 <template>
-  <section aria-label="Kinds">
+  <section v-if="recipe.variants || step !== undefined" aria-label="Kinds">
     <h2>Split into kinds</h2>
     <p v-if="recipe.variants" class="kinds" data-test="kinds">
       <span
@@ -43,12 +41,12 @@ const saying = (id: string) => props.recipe.steps.find((s) => s.id === id)?.do ?
       >
       <button type="button" aria-label="One kind again" @click="whole">×</button>
     </p>
-    <template v-else>
+    <template v-else-if="step !== undefined">
       <label class="from"
         >From
         <select v-model="chosen" class="inset" aria-label="From which step it is split">
           <option value="">{{ saying(step) }}</option>
-          <option v-for="s in recipe.steps" :key="s.id" :value="s.id">{{ s.do }}</option>
+          <option v-for="s in steps" :key="s.id" :value="s.id">{{ s.do }}</option>
         </select></label
       >
       <LineForm

@@ -155,7 +155,7 @@ const FILES = {
     <div class="parts">
       <div>
         <RecipeIngredients :recipe="recipe" :change="change" />
-        <RecipeKinds :recipe="recipe" :change="change" />
+        <RecipeKinds :key="recipe.id" :recipe="recipe" :change="change" />
         <RecipeNotes :recipe="recipe" :change="change" />
       </div>
       <section aria-label="Steps" class="steps">

@@ -30,6 +30,14 @@ const COUNT: Record<string, string> = {
   freezer: 'litres free',
 }
 
+const UNITS_OF = { size: SIZE, capacity: COUNT }
+const figures = computed(() =>
+  (['size', 'capacity'] as const).flatMap((field) => {
+    const unit = UNITS_OF[field][props.station.kind]
+    return unit ? [{ field, unit }] : []
+  }),
+)
+
 /** How much may go in, for what boils over or must not be full. */
 const fill = computed(() =>
   props.station.size !== undefined &&
@@ -47,7 +55,7 @@ function figure(field: 'size' | 'capacity', typed: string) {
   if (typed.trim() === '' && props.station.kind === 'burner' && field === 'size')
     return emit('edit', { size: undefined })
   if (!(value > 0)) {
-    const unit = (field === 'size' ? SIZE : COUNT)[props.station.kind]
+    const unit = UNITS_OF[field][props.station.kind]
     emit(
       'wrong',
       `${props.station.name}: "${typed}" is no number of ${unit} above 0. Nothing was changed.`,
@@ -113,27 +121,17 @@ function heat(k: 'min' | 'max', typed: string) {
 
 <template>
   <span class="facts">
-    <label v-if="SIZE[station.kind]"
+    <label v-for="f in figures" :key="f.field"
       ><TypedField
         class="inset"
         inputmode="decimal"
-        :value="station.size"
-        :aria-label="`${station.name}: ${SIZE[station.kind]}`"
-        @commit="figure('size', $event)"
+        :value="station[f.field]"
+        :aria-label="`${station.name}: ${f.unit}`"
+        @commit="figure(f.field, $event)"
       />
-      {{ SIZE[station.kind] }}</label
+      {{ f.unit }}</label
     >
     <span v-if="fill" class="quiet" :title="fill!.source">holds {{ fill!.most }}</span>
-    <label v-if="COUNT[station.kind]"
-      ><TypedField
-        class="inset"
-        inputmode="decimal"
-        :value="station.capacity"
-        :aria-label="`${station.name}: ${COUNT[station.kind]}`"
-        @commit="figure('capacity', $event)"
-      />
-      {{ COUNT[station.kind] }}</label
-    >
     <template v-if="station.oven">
       <label
         ><TypedField

@@ -24,7 +24,7 @@ const how = (typed: string) =>
 
 <template>
   <div class="ahead">
-    <label>
+    <label class="named">
       Can be done ahead, days
       <TypedField
         class="inset days"
@@ -34,7 +34,7 @@ const how = (typed: string) =>
         @commit="days"
       />
     </label>
-    <label v-if="step.ahead">
+    <label v-if="step.ahead" class="named">
       It keeps
       <TypedField
         class="inset"
@@ -43,6 +43,10 @@ const how = (typed: string) =>
         @commit="how"
       />
     </label>
+    <p v-if="step.ahead && step.work === 'brown'" class="caution">
+      Meat is cooked through before it is chilled, or kept raw: half-cooked it keeps germs growing.
+      Follow local guidance.
+    </p>
     <p v-if="errors.ahead" class="wrong" role="alert">{{ errors.ahead }}</p>
   </div>
 </template>
@@ -52,12 +56,6 @@ const how = (typed: string) =>
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 0.85rem;
 }
 .days {
   width: 7em;

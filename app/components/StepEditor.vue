@@ -60,7 +60,7 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
         >
       </li>
     </ul>
-    <label>
+    <label class="named">
       What to do
       <TypedField
         class="inset"
@@ -71,7 +71,7 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
     </label>
     <p v-if="errors.do" class="wrong" role="alert">{{ errors.do }}</p>
     <div class="fields">
-      <label>
+      <label class="named">
         Kind of work
         <select
           class="inset"
@@ -81,7 +81,7 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
           <option v-for="k in WORK_KINDS" :key="k" :value="k">{{ WORK_WORDS[k] }}</option>
         </select>
       </label>
-      <label>
+      <label class="named">
         Hands are on
         <select
           class="inset"
@@ -97,7 +97,7 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
           <option v-for="(word, key) in HYGIENE" :key="key" :value="key">{{ word }}</option>
         </select>
       </label>
-      <label v-if="step.ways.length > 1">
+      <label v-if="step.ways.length > 1" class="named">
         This way is called
         <TypedField class="inset" :value="way.label" @commit="nameWay" />
       </label>
@@ -153,12 +153,6 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 0.85rem;
 }
 .doubt {
   display: flex;

@@ -20,7 +20,7 @@ const rename = (label: string) =>
 
 <template>
   <div v-if="recipe.routes.length" class="when">
-    <label>
+    <label class="named">
       This is done
       <select
         class="inset"
@@ -35,7 +35,7 @@ const rename = (label: string) =>
         </template>
       </select>
     </label>
-    <label v-if="when">
+    <label v-if="when" class="named">
       That way is called
       <TypedField class="inset" :value="when.option.label" @commit="rename" />
     </label>
@@ -48,11 +48,5 @@ const rename = (label: string) =>
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 0.85rem;
 }
 </style>

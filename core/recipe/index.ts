@@ -34,7 +34,7 @@ export { mainOf } from './mainOf'
 export { idFor, markFor } from './naming'
 export { plannable } from './plannable'
 export { readRecipe } from './read'
-export { readKinds, type Kind } from './variants'
+export { canSplit, readKinds, type Kind } from './variants'
 export { named, onlyWhen, whenOf, withInstead } from './routes'
 export {
   recipeSchema,

@@ -32,6 +32,7 @@ describe('ingredients as lines', () => {
     ['2 x 400 g tins chopped tomatoes', '800 g tomatoes (2 packs of 400 g), chopped'],
     ['half a 400 g tin of chickpeas, drained', '200 g chickpeas (½ of a 400 g pack), drained'],
     ['1 (250 g) pack butter', '250 g butter (1 pack of 250 g)'],
+    ['60 g oats (of a 500 g pack)', '60 g oats (of a 500 g pack)'],
     ['300 g chard, shredded; or spinach', '300 g chard, shredded; or spinach'],
     ['salt, or to taste', '1 pinch salt, or to taste'],
   ])('know packs and what stands in: %s', (line, written) => {

@@ -13,16 +13,16 @@ type Ingredient = Recipe['ingredients'][number]
 export const ingredientLine = (i: Ingredient) =>
   `${amountText(i.amount, i.unit)} ${i.item}${packsText(i)}${i.note === undefined ? '' : `, ${i.note}`}${i.instead === undefined ? '' : `; or ${i.instead}`}`
 
-/** In how many packs it comes: in halves and quarters where that is about right. */
+/** In how many packs it comes, where that is about a whole number of quarters. */
 function packsText(i: Ingredient): string {
   const packs = packsIn(i)
   if (packs === undefined) return ''
   const quarters = Math.round(packs * 4) / 4
   const near = quarters > 0 && Math.abs(quarters - packs) <= 0.03 * packs
-  const count = amountText(near ? quarters : Math.round(packs * 100) / 100, 'piece')
+  const count = near ? `${amountText(quarters, 'piece')} ` : ''
   const size = amountText(i.pack!.amount, i.pack!.unit)
-  if (packs > 1.03) return ` (${count} packs of ${size})`
-  return near && quarters === 1 ? ` (1 pack of ${size})` : ` (${count} of a ${size} pack)`
+  if (packs > 1.03) return ` (${count}packs of ${size})`
+  return near && quarters === 1 ? ` (1 pack of ${size})` : ` (${count}of a ${size} pack)`
 }
 
 const IN_SMALL: Partial<Record<Unit, number>> = { g: 1, kg: 1000, ml: 1, l: 1000 }

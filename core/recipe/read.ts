@@ -1,5 +1,6 @@
 import { issuesFrom, type Issue, type Reading } from '../reading'
 import { recipeSchema, type Recipe } from './schema'
+import { canSplit } from './variants'
 
 /** The recipe, or what is wrong with it: fields, names that lead nowhere, waits in a circle. */
 export function readRecipe(input: unknown): Reading<Recipe> {
@@ -63,6 +64,13 @@ function referenceIssues(recipe: Recipe): Issue[] {
   )
   if (recipe.variants) {
     known(steps, recipe.variants.step, 'variants.step', 'step')
+    const at = recipe.steps.find((s) => s.id === recipe.variants!.step)
+    if (at && !canSplit(at))
+      issues.push({
+        path: 'variants.step',
+        message: `"${at.do}" cooks, or goes by the panful: it cannot be split into kinds`,
+        allowed: 'a step that hands do, like mixing, shaping or packing',
+      })
     const sum = recipe.variants.kinds.reduce((n, k) => n + k.share, 0)
     if (Math.abs(sum - 1) > 0.005)
       issues.push({

@@ -36,12 +36,14 @@ describe('kinds', () => {
       { name: 'mild', share: 0.5 },
       { name: 'hot', share: 0.5 },
     ]
-    const step = soup.steps[2]!.id
+    const step = soup.steps.find((s) => s.work === 'pack')!.id
     const split = { ...soup, variants: { step, kinds } }
     expect(readRecipe(split).ok).toBe(true)
     expect(withoutStep(split, step).variants).toBeUndefined()
     expect(withoutStep(split, soup.steps[0]!.id).variants).toEqual(split.variants)
     expect(readRecipe({ ...soup, variants: { step: 'none', kinds } }).ok).toBe(false)
+    const simmered = readRecipe({ ...soup, variants: { step: 'simmer', kinds } })
+    expect(!simmered.ok && simmered.issues[0]!.allowed).toContain('a step that hands do')
     const odd = { step, kinds: [kinds[0]!, { name: 'hot', share: 0.1 }] }
     expect(readRecipe({ ...soup, variants: odd }).ok).toBe(false)
   })

@@ -1,11 +1,21 @@
 import type { Reading } from '../reading'
-import type { Recipe } from './schema'
+import type { Recipe, Step } from './schema'
+import { lawOf } from './work'
 
 export type Kind = NonNullable<Recipe['variants']>['kinds'][number]
 
 const EXAMPLE = 'mild 1/4, smoky, lemon'
 const SHARE = /\s+(?:(\d+)\s*\/\s*(\d+)|(\d+(?:[.,]\d+)?)\s*%|([¼½¾⅓⅔]))$/
 const SIGNS: Record<string, number> = { '¼': 1 / 4, '½': 1 / 2, '¾': 3 / 4, '⅓': 1 / 3, '⅔': 2 / 3 }
+
+/**
+ * Whether a dish can be split at a step: hands do it, and its time goes with how much there is. What
+ * cooks takes its whole time however little it is, and panfuls are portions already.
+ */
+export const canSplit = (step: Step): boolean =>
+  lawOf(step.work).attend === 'hands' &&
+  !step.panfuls &&
+  !step.ways.some((w) => w.heat || w.on.some((n) => n.amount !== undefined || n.kind === 'burner'))
 
 /**
  * Kinds as a cook would write them, `mild 1/4, smoky, lemon`: those without a share divide evenly

@@ -68,7 +68,7 @@ export function activitiesOf(
         label: text,
         aside: step.aside,
         hygiene,
-        modes: step.ways.map((way) => modeOf(dish, step, way, portions, hygiene, place)),
+        modes: step.ways.map((way) => modeOf(dish, step, way, portions, turn, hygiene, place)),
       },
       card: {
         dish: recipe.id,
@@ -99,13 +99,14 @@ function modeOf(
   step: Step,
   way: Way,
   portions: Portions,
+  turn: number,
   hygiene: string,
   place: Place,
 ): ModeInput {
   const needs = way.on.map((need): NeedInput => needOf(need, dish, hygiene, portions))
   if (wantsBench(step) && place.kitchen.stations.some((s) => s.kind === 'bench'))
     needs.push({ kind: 'bench' })
-  return { id: way.id, needs, phases: phasesOf(step, way, portions.factor, place) }
+  return { id: way.id, needs, phases: phasesOf(step, way, portions.factorOf(turn), place) }
 }
 
 function needOf(need: Equipment, dish: DishToMake, hygiene: string, portions: Portions): NeedInput {

@@ -46,7 +46,9 @@ describe('what was done on an earlier day', () => {
         fc.array(fc.nat(12), { maxLength: 3 }),
         (recipe, picks) => {
           const done = picks.map((p) => recipe.steps[p % recipe.steps.length]!.id)
-          sound([{ recipe: recipe.id, batches: 1, done }])
+          const steps = recipe.steps.map((s) => ({ ...s, ahead: { days: 1 } }))
+          const recipes = demoRecipes.map((r) => (r === recipe ? { ...r, steps } : r))
+          sound([{ recipe: recipe.id, batches: 1, done }], recipes)
         },
       ),
       { numRuns: 30 },
@@ -55,7 +57,11 @@ describe('what was done on an earlier day', () => {
 
   it('is never everything, and what is not in the recipe does not matter', () => {
     const bread = byId('soda-bread')
-    expect(withoutDone(bread, [bread.steps.at(-1)!.id])).toBe(bread)
+    const ready = { ...bread, steps: bread.steps.map((s) => ({ ...s, ahead: { days: 1 } })) }
+    expect(withoutDone(ready, [bread.steps.at(-1)!.id])).toBe(ready)
+    expect(withoutDone(ready, [bread.steps[0]!.id]).steps).toHaveLength(bread.steps.length - 1)
+    // It was ticked while the recipe still said so.
+    expect(withoutDone(bread, [bread.steps[0]!.id])).toBe(bread)
     expect(withoutDone(bread, ['nothing'])).toBe(bread)
   })
 })
@@ -78,6 +84,11 @@ describe('a dish split into kinds', () => {
     const split = Object.values(cards).filter((c) => c.text.endsWith(': mild (25 %)'))
     expect(split.map((c) => c.work).sort()).toEqual(['pack', 'shape'])
     expect(Object.values(cards).filter((c) => c.text.endsWith(': smoky (75 %)'))).toHaveLength(2)
+    const { problem } = compiled([{ recipe: patties.id, batches: 1 }], recipes)
+    const seconds = (n: number) =>
+      problem.activities.find((a) => a.id === `turkey-patties.shape.${n}`)!.modes[0]!.phases[0]!
+        .seconds[0]
+    expect(seconds(2)).toBe(3 * seconds(1))
     sound([{ recipe: patties.id, batches: 1 }], recipes)
   })
 })

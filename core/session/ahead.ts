@@ -14,13 +14,13 @@ export function upTo(recipe: Recipe, ids: readonly string[]): Set<string> {
 }
 
 /**
- * The recipe without what was done on an earlier day: the steps, all that leads to them, and
- * vessels kept only for them. Nothing is left out where everything would be.
+ * The recipe without what was done on an earlier day: the steps that can be, all that leads to
+ * them, and vessels kept only for them. Nothing is left out where everything would be.
  */
 export function withoutDone(recipe: Recipe, done: readonly string[]): Recipe {
   const gone = upTo(
     recipe,
-    done.filter((id) => recipe.steps.some((s) => s.id === id)),
+    done.filter((id) => recipe.steps.some((s) => s.id === id && s.ahead)),
   )
   const steps = recipe.steps.filter((s) => !gone.has(s.id))
   if (!gone.size || !steps.length) return recipe

@@ -19,5 +19,5 @@ export {
 export { aheadOf } from './ahead'
 export { inTurn, menuFrom, menuSchema, withMenu, type Menu } from './earlierMenus'
 export { packsOf, type PackUse } from './packs'
-export { dueOf, readToUse, type Due, type ToUse } from './useUp'
+export { dueOf, readToUse, withoutDue, type Due, type ToUse } from './useUp'
 export { withDish, withDishBack, withNewDish, withoutDish } from './edit'

@@ -15,8 +15,8 @@ export interface Portions {
   called: 'panful' | 'load' | 'part'
   /** What each turn is, where they differ: the kinds into which the dish is split. */
   names?: string[]
-  /** Factor on the stated minutes for one turn. */
-  factor: number
+  /** Factor on the stated minutes for each turn. */
+  factorOf: (turn: number) => number
   /** Least pan size for an even panful. */
   minPan?: number
   /** Shares of a place that holds several, for each need of a way. */
@@ -41,7 +41,8 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
       turns: kinds.length,
       called: 'part',
       names: kinds.map((k) => `${k.name} (${Math.round(k.share * 100)} %)`),
-      factor: Math.max(scale / kinds.length, 1 / 3),
+      // Only hands work is split, and it goes with the share.
+      factorOf: (turn) => scale * kinds[turn]!.share,
       amountOf: whole,
     }
   if (step.panfuls) {
@@ -54,7 +55,7 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
     const turns = Math.ceil(pieces / panTakes(step.panfuls.per28, largest))
     const even = Math.ceil(pieces / turns)
     const minPan = sizes.find((s) => panTakes(step.panfuls!.per28, s) >= even) ?? largest
-    return { turns, called: 'panful', factor: 1, minPan, amountOf: whole }
+    return { turns, called: 'panful', factorOf: () => 1, minPan, amountOf: whole }
   }
   const loads = Math.max(
     1,
@@ -64,16 +65,16 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
     return {
       turns: loads,
       called: 'load',
-      factor: scale,
+      factorOf: () => scale,
       amountOf: (n) => (n.amount === undefined ? 1 : Math.ceil(shares(n.amount * batches) / loads)),
     }
   const usual = step.ways[0]!.minutes[1] * 60 * scale
   // With a machine as another way it stays whole: half by knife and half by machine is no plan.
   if (step.work === 'cut' && step.ways.length === 1 && usual > CUT_PIECE * 1.3) {
     const turns = Math.ceil(usual / CUT_PIECE)
-    return { turns, called: 'part', factor: scale / turns, amountOf: whole }
+    return { turns, called: 'part', factorOf: () => scale / turns, amountOf: whole }
   }
-  return { turns: 1, called: 'part', factor: scale, amountOf: whole }
+  return { turns: 1, called: 'part', factorOf: () => scale, amountOf: whole }
 }
 
 /** The kinds that a step is done for one by one: where the dish is split, and when it is packed. */

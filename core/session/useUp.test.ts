@@ -3,7 +3,7 @@ import { demoMenus, demoRecipes, demoSession } from '../../demo'
 import { inTurn, menuFrom, menuSchema, withMenu } from './earlierMenus'
 import { packsOf } from './packs'
 import { sessionSchema } from './schema'
-import { dueOf, readToUse } from './useUp'
+import { dueOf, readToUse, withoutDue } from './useUp'
 
 describe('what is to be used up', () => {
   it('is read as a cook writes it, or refused with what is allowed', () => {
@@ -23,6 +23,12 @@ describe('what is to be used up', () => {
     expect(due.map((d) => d.line)).toEqual(['700 g parsnips', '300 g celery'])
     expect(due[1]!.takers).toEqual([
       { recipe: 'braised-pork', wants: '400 g celery', chosen: true },
+    ])
+    const two = { ...demoSession, useUp: [...demoSession.useUp!, ...demoSession.useUp!] }
+    expect(dueOf(withoutDue(two, due[0]!), demoRecipes).map((d) => d.item)).toEqual([
+      'parsnips',
+      'celery',
+      'celery',
     ])
     const nothing = dueOf(
       { ...demoSession, useUp: [{ item: 'seaweed', amount: 1, unit: 'g' }] },

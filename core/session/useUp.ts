@@ -32,3 +32,12 @@ export function dueOf(session: Session, recipes: readonly Recipe[]): Due[] {
         .sort((a, b) => Number(b.chosen) - Number(a.chosen)),
     }))
 }
+
+/** The session without one thing that is used up; another of the same name stays. */
+export function withoutDue(session: Session, gone: ToUse): Session {
+  const all = session.useUp ?? []
+  const at = all.findIndex(
+    (u) => u.item === gone.item && u.amount === gone.amount && u.by === gone.by,
+  )
+  return { ...session, useUp: all.filter((_, i) => i !== at) }
+}

@@ -8,8 +8,9 @@ const KEEP_OPTIONS = 0.7
 const URGENCIES = [1200, NEVER, 300, 0]
 
 /**
- * The first schedules: every priority rule once with the load well spread, then with the best of them every option of
- * every choice, one choice after another, then the rules again with other urgencies.
+ * The first schedules: every priority rule once with the load well spread, then with the best of
+ * them every option of every choice, one choice after another, then the rules again with other
+ * urgencies.
  */
 export class Construction {
   /** How many schedules that makes. */

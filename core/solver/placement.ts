@@ -1,8 +1,8 @@
-import { CHORE } from './cookTime'
 import { WISHES } from './genes'
 import { NEVER, type MActivity, type MHold, type MMode, type MNeed, type MPhase } from './model'
 import type { PlacedPhase, Schedule } from './schedule'
 import type { Occupation, StationTime } from './stationTime'
+import { WASHED, Washing } from './washing'
 
 const DONE = -1
 const LATE = -2
@@ -35,7 +35,10 @@ export class Placement {
   private clashBy = NEVER
   private cook = -1
 
+  private readonly washing: Washing
+
   constructor(private readonly schedule: Schedule) {
+    this.washing = new Washing(schedule)
     const { activities, holds } = schedule.model
     this.opening = activities.map((a) => holds.filter((h) => h.from === a.index))
     this.closing = activities.map((a) => holds.filter((h) => h.to === a.index))
@@ -272,8 +275,8 @@ export class Placement {
         continue
       }
       if (station.washBefore > 0) {
-        const again = this.washBetween(station, station.washFrom, s, station.washBefore)
-        if (again !== DONE) {
+        const again = this.washing.between(station, station.washFrom, s, station.washBefore)
+        if (again !== WASHED) {
           this.again = Math.min(this.again, again)
           continue
         }
@@ -308,57 +311,8 @@ export class Placement {
     if (!after) return DONE
     const seconds = station.washSeconds(occupation.contents, after.contents)
     if (seconds === 0 || station.washedBetween(end, after.from, seconds)) return DONE
-    return this.washBetween(station, end, after.from, seconds) === DONE ? DONE : after.from
-  }
-
-  /** A wash chore in [from, to]; DONE, or the earliest `to` for which there would be one. */
-  private washBetween(station: StationTime, from: number, to: number, seconds: number): number {
-    const { schedule } = this
-    let best = NEVER
-    let who = -1
-    const now = schedule.model.facts?.now ?? 0
-    if (from < now) from = now
-    if (this.washAsWished(station, from, to, seconds)) return DONE
-    for (const c of station.station.wash!.cooks) {
-      let t = from
-      for (;;) {
-        const slot = schedule.cooks[c]!.slot(t, to - seconds, seconds, 0, true, CHORE)
-        const away = station.station.away.find(([a, b]) => a < slot + seconds && slot < b)
-        if (!away || slot > to - seconds) {
-          t = slot
-          break
-        }
-        t = away[1]
-      }
-      if (t < best) {
-        best = t
-        who = c
-      }
-    }
-    if (best > to - seconds) return best >= NEVER ? NEVER : best + seconds
-    this.wash(station, best, seconds, who)
-    return DONE
-  }
-
-  private wash(station: StationTime, from: number, seconds: number, cook: number): void {
-    const { cooks, journal } = this.schedule
-    cooks[cook]!.take(from, from + seconds, 0, true, CHORE)
-    journal.insert(station.chores, { from, to: from + seconds, cook })
-  }
-
-  /** Washes in [from, to] when and by whom the genes wish, where that can be. */
-  private washAsWished(station: StationTime, from: number, to: number, seconds: number): boolean {
-    const { genes, cooks } = this.schedule
-    const { wash, away, index } = station.station
-    for (const wish of genes.washes[index]!)
-      for (const at of genes.shift > 0 ? [wish.from, wish.from - genes.shift] : [wish.from]) {
-        if (at < from || at + seconds > to || !wash!.cooks.includes(wish.cook)) continue
-        if (away.some(([a, b]) => a < at + seconds && at < b)) continue
-        if (cooks[wish.cook]!.slot(at, at, seconds, 0, true, CHORE) !== at) continue
-        this.wash(station, at, seconds, wish.cook)
-        return true
-      }
-    return false
+    const again = this.washing.between(station, end, after.from, seconds)
+    return again === WASHED ? DONE : after.from
   }
 
   /** Phases from `first` on; those before it stand in `run` already, as facts. */

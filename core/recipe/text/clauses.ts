@@ -102,9 +102,8 @@ export function clausesOf(sentence: string): Clause[] {
       (w, k) =>
         VERB_OF.has(w.word.replace(/-/g, ' ')) &&
         !NOUNS.has(w.word) &&
-        (TOOL.test(lower) && words[k - 1]?.word === 'to'
-          ? true
-          : !/^(?:the|a|an|your|of|to|with|for|some)$/.test(words[k - 1]?.word ?? '')),
+        ((TOOL.test(lower) && words[k - 1]?.word === 'to') ||
+          !/^(?:the|a|an|your|of|to|with|for|some)$/.test(words[k - 1]?.word ?? '')),
     )
     if (i < 0) return withoutCommand(sentence)
     const name = words[i]!.word.replace(/-/g, ' ')
