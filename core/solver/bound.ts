@@ -1,5 +1,6 @@
 import { earliest, requirements, tails, type Requirement } from './lags'
 import { NEVER, type MActivity, type MMode, type Model } from './model'
+import { ovenLoad } from './ovenLoad'
 import { washWork } from './washBound'
 
 /** A makespan that no plan can beat, and what holds it up. */
@@ -73,9 +74,14 @@ export function lowerBound(model: Model): Bound | undefined {
     const value = packed(work, (from, to) => Math.max(0, to - from) * size)
     offer({ value, kind: 'station', because: group.map((s) => model.problem.stations[s]!.id) })
   }
-  model.stations.forEach((s) => {
-    if (s.oven) offer(temperatures(model, base, s.index))
-  })
+  for (const group of stationGroups(model)) {
+    const value = ovenLoad(model, group, (a) =>
+      base.present[a.index] && !a.aside
+        ? { head: base.at[2 * a.index]!, tail: base.tail[2 * a.index + 1]! }
+        : undefined,
+    )
+    offer({ value, kind: 'oven', because: group.map((s) => model.problem.stations[s]!.id) })
+  }
   return best
 }
 
@@ -262,57 +268,4 @@ function stationGroups(model: Model): number[][] {
   for (const a of model.activities) for (const m of a.modes) m.needs.forEach((n) => add(n.stations))
   for (const h of model.holds) add(h.need.stations)
   return [...groups.values()]
-}
-
-/** Heats of one oven whose ranges exclude each other run one after another, with ramps. */
-function temperatures(model: Model, s: Scene, oven: number): Bound | undefined {
-  const { start, from, heat, cool } = model.stations[oven]!.oven!
-  const heats = present(model, s).flatMap((a) => {
-    const mode = a.modes[0]!
-    if (a.modes.length > 1) return []
-    return mode.phases.flatMap((p, k) => {
-      const stations = p.heat ? mode.needs[p.heat.need]!.stations : []
-      if (!p.heat || stations.length !== 1 || stations[0] !== oven) return []
-      const after = mode.phases.slice(k + 1).reduce((sum, q) => sum + q.min, 0)
-      return [
-        {
-          ...p.heat,
-          begun: a.fact !== undefined,
-          seconds: p.min,
-          tail: s.tail[2 * a.index + 1]! + after,
-        },
-      ]
-    })
-  })
-  if (!heats.length) return undefined
-  // Longest set of pairwise disjoint ranges: weighted interval scheduling by upper end.
-  heats.sort((a, b) => a.hi - b.hi)
-  const best: { seconds: number; last: number; before: number }[] = []
-  heats.forEach((h, i) => {
-    let before = -1
-    for (let j = 0; j < i; j++)
-      if (heats[j]!.hi < h.lo && (before < 0 || best[j]!.seconds > best[before]!.seconds))
-        before = j
-    best.push({ seconds: h.seconds + (before < 0 ? 0 : best[before]!.seconds), last: i, before })
-  })
-  let at = best.reduce((most, b, i) => (b.seconds > best[most]!.seconds ? i : most), 0)
-  const clique = []
-  for (; at >= 0; at = best[at]!.before) clique.unshift(heats[at]!)
-  const seconds = clique.reduce((sum, h) => sum + h.seconds, 0)
-  const lowest = clique[0]!.hi
-  const highest = clique[clique.length - 1]!.lo
-  // Both ends of the range must be visited: up from the start temperature, or over and back.
-  const up =
-    Math.max(0, lowest - start) * heat + Math.max(0, highest - Math.max(lowest, start)) * heat
-  const down =
-    Math.max(0, highest - start) * heat + Math.max(0, Math.max(highest, start) - lowest) * cool
-  const ramp = clique.length > 1 ? Math.min(up, down) : Math.max(0, highest - start) * heat
-  const tail = Math.min(...clique.map((h) => h.tail))
-  // What bakes already began before the oven was free to change.
-  const idle = clique.some((h) => h.begun) ? 0 : from
-  return {
-    value: Math.ceil(idle + seconds + ramp - 1e-6) + Math.max(0, tail),
-    kind: 'oven',
-    because: [model.problem.stations[oven]!.id],
-  }
 }
