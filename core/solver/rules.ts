@@ -1,4 +1,5 @@
-import { earliest, requirements, tails } from './lags'
+import { bakeTimes } from './bakeOrder'
+import { earliest, requirements, tails, type Requirement } from './lags'
 import type { Model } from './model'
 import type { Random } from './random'
 
@@ -6,8 +7,9 @@ import type { Random } from './random'
 export type PriorityRule = (random: Random) => Float64Array
 
 /**
- * The classic rules, over longest tails, latest times and whole dishes. The last of them, one
- * dish after another, nearly always comes out: it is what a cook without a plan would do.
+ * The classic rules, over longest tails, latest times and whole dishes; where something bakes,
+ * around an order of the ovens' temperatures. The last of them, one dish after another, nearly
+ * always comes out: it is what a cook without a plan would do.
  */
 export function priorityRules(model: Model): PriorityRule[] {
   const n = model.activities.length
@@ -23,6 +25,18 @@ export function priorityRules(model: Model): PriorityRule[] {
   const rule = (value: (i: number, random: Random) => number): PriorityRule => {
     return (random) => Float64Array.from({ length: n }, (_, i) => value(i, random))
   }
+  const bakes = !model.facts && model.activities.some((a) => a.modes.some((m) => m.heats))
+  /** Upwards or downwards through the temperatures; within one, long tails first or as listed. */
+  const around = (way: number, urgent: number): PriorityRule => {
+    return () => {
+      const times = bakeTimes(
+        model,
+        (i) => -urgent * tailOf[i]!,
+        (celsius) => way * celsius,
+      )
+      return aroundBakes(model, list, times, tailOf)
+    }
+  }
   return [
     rule((i) => -tailOf[i]!),
     rule((i) => starts[i]! - tailOf[i]!),
@@ -30,8 +44,39 @@ export function priorityRules(model: Model): PriorityRule[] {
     rule((i) => -tailOf[i]! + model.activities[i]!.hygiene * span * 0.2),
     rule((i) => dish[i]! * span * 0.3 - tailOf[i]!),
     rule((i, random) => -tailOf[i]! * (0.7 + 0.6 * random())),
+    ...(bakes ? [1, -1].flatMap((way) => [1, 0].map((urgent) => around(way, urgent))) : []),
     rule((i) => dish[i]! * span * 10 + starts[i]!),
   ]
+}
+
+/** When each step would begin for the bakes to be in time; the rest as late as its tail allows. */
+function aroundBakes(
+  model: Model,
+  list: Requirement[],
+  times: (number | undefined)[],
+  tailOf: Float64Array,
+): Float64Array {
+  const n = model.activities.length
+  const length = times.reduce<number>((most, t, i) => Math.max(most, (t ?? 0) + tailOf[i]!), 0)
+  const keys = Float64Array.from({ length: n }, (_, i) => length - tailOf[i]!)
+  const before = new Float64Array(2 * n + 1)
+  times.forEach((time, i) => {
+    if (time === undefined) return
+    before.fill(-Infinity)
+    before[2 * i] = 0
+    for (let round = 0; round < 2 * n; round++) {
+      let moved = false
+      for (const r of list)
+        if (r.from !== 2 * n && before[r.to]! + r.weight > before[r.from]!) {
+          before[r.from] = before[r.to]! + r.weight
+          moved = true
+        }
+      if (!moved) break
+    }
+    for (let j = 0; j < n; j++)
+      if (before[2 * j]! > -Infinity) keys[j] = Math.min(keys[j]!, time - before[2 * j]!)
+  })
+  return keys
 }
 
 /** Dishes by their longest tail, the longest first. */

@@ -45,6 +45,8 @@ const EXCURSION = 40
 const AT_HOME = 150
 /** How much of a worsening, as a share, an excursion may easily leave behind. */
 const TOLERANCE = 0.003
+/** The highest temperature of annealing, as a share of the energy. */
+const HEAT = 0.002
 /** Temperature of an excursion, as a share of the highest. */
 const AWAY = 0.2
 const NO_ORDER =
@@ -334,7 +336,7 @@ export class Search {
     this.candidate = current
     this.current = candidate
     this.currentEnergy = energy
-    this.heat = Math.max(1, Math.abs(energy) * 0.01)
+    this.heat = Math.max(1, Math.abs(energy) * HEAT)
     takeDown(candidate, schedule)
   }
 }
