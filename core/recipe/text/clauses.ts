@@ -41,12 +41,15 @@ const ALONE = new Set(['cool', 'season', 'rest', 'stir', 'cover'])
 const SEASONINGS = new Set(['salt', 'butter', 'flour', 'oil', 'mince', 'skin'])
 const FOODS = new Set('salt butter flour oil cream mince toast ice juice stew zest skin'.split(' '))
 const UNTIL =
-  /\b(?:until|till|so that|so it|which|if|unless|without|because|as (?:it|they|the|soon)|while|when|once|where|making sure|checking|being careful|taking care|rather than|to prevent|to stop|to avoid|for serving|ready to)\b/g
+  /\b(?:until|till|so that|so it|which|if|unless|without|because|as (?:it|they|the|soon)|while|when|once|where|making sure|checking|being careful|taking care|rather than|don't|don’t|do not|never|to prevent|to stop|to avoid|for serving|ready to)\b/g
 /** What follows a food that is a command: `salt the water`, never `vinegar and salt in a pan`. */
 const AFTER_FOOD =
   /^(?:the|a|an|your|it|them|each|both|all|together|well|every|some|up|off|lightly|generously)$/
 /** `Use a stick blender to blend the soup`. */
 const TOOL = /^(?:use|using)\b/
+/** `Allow 5 minutes a batch`: how long what was just said takes. */
+const PER_BATCH =
+  /^(?:allow|allowing|give) [^,;.]*\d[^,;.]* (?:per|for each|each|a) (?:batch|panful|lot|side)\b/
 const WHERE = /^(?:in|into|on|using|with|for|to)\b/
 /** After `until it is soft and`: these begin something new all the same. */
 const STRONG = new Set(
@@ -82,7 +85,7 @@ export function clausesOf(sentence: string): Clause[] {
       /[,;:(.-]\s*$/.test(gap) ||
       BEFORE_COMMAND.has(previous.word) ||
       (/ly$/.test(previous.word) && opensBefore(lower, words, i - 1))
-    if (!opened) continue
+    if (!opened || PER_BATCH.test(lower.slice(at))) continue
     // `In a large bowl, mix the turkey`: the first command after where it is done.
     const first = !commands.length && WHERE.test(lower) && /,\s*$/.test(gap)
     if (
@@ -96,6 +99,7 @@ export function clausesOf(sentence: string): Clause[] {
     commands.push({ at, end: words[i + found.length - 1]!.end, name: found.name, verb: found.verb })
     i += found.length - 1
   }
+  if (!commands.length && /^(?:don't|don’t|do not|never|avoid|try not)\b/.test(lower)) return []
   if (!commands.length) {
     // No command in the usual places: the first verb that no article makes a thing of.
     const i = words.findIndex(
@@ -141,7 +145,7 @@ const SLOW = /\b(?:low|high)\b(?! heat)[^.;]*\b\d+(?:\s*-\s*\d+)?\s*(?:hours?|hr
 /** `Oven on at 220C`, `12 minutes in the oven`: figures say what to do. */
 function withoutCommand(sentence: string): Clause[] {
   const oven = /\boven\b/i.test(sentence)
-  const release = /\brelease\b/i.test(sentence)
+  const release = /\brelease\b|\boff the heat\b/i.test(sentence)
   const timed = durationsIn(sentence).some((d) => d.kind === 'span')
   const hot = temperaturesIn(sentence).some((t) => t.of === 'oven')
   if (!timed && !(oven && hot)) return []
@@ -185,6 +189,8 @@ function blockedStretches(lower: string): [number, number][] {
     const end = /[,;.]|\bthen\b/.exec(rest)
     out.push([from, end ? from + m[0].length + end.index : lower.length])
   }
+  // `(skewer test)`: what stands in brackets explains.
+  for (const m of lower.matchAll(/\([^)]*\)/g)) out.push([m.index, m.index + m[0].length])
   return out
 }
 

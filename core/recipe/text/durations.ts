@@ -23,7 +23,7 @@ export interface Duration {
 
 const UNIT = '(hours?|hrs?\\.?|h|minutes?|mins?\\.?|m|seconds?|secs?\\.?|s|days?|weeks?|months?)'
 const NUMBER = '(\\d+(?:[.,]\\d+)?)'
-const PART = `${NUMBER}\\s*-?\\s*${UNIT}(?![a-z°])`
+const PART = `${NUMBER}\\s*-?\\s*(?:(?:more|further|extra|additional) )?${UNIT}(?![a-z°])`
 /** `1 hour 30 minutes`, `1h30`, `10 minutes`. */
 const ONE = `${PART}(?:\\s*(?:and|,)?\\s*${NUMBER}\\s*(minutes?|mins?\\.?|m|seconds?|secs?\\.?|s)?(?![a-z0-9°.,%]|\\s*(?:-|to|g\\b|ml\\b|°)))?`
 const RANGE = new RegExp(
@@ -95,6 +95,7 @@ function kindOf(
       before,
     ) ||
       /\b(?:refrigerate|freeze|fridge|freezer|chilled)\b[^.;]*\bup to\s*$/.test(before) ||
+      /\b(?:eat|eaten|use|used|finish)\b[^.;]*\b(?:within|inside|in)\s*$/.test(before) ||
       /^\s*in the (?:fridge|freezer)/.test(after)) &&
     /\b(?:day|week|month)/.test(line.slice(at, end))
   )

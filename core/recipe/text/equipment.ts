@@ -91,7 +91,11 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       onHob('pot')
       break
     case 'bake':
-      if (all.has('air-fryer') || (where.vessel === 'air-fryer' && !all.has('oven'))) {
+      if (
+        all.has('air-fryer') ||
+        (where.vessel === 'air-fryer' && !all.has('oven')) ||
+        (where.fryer !== undefined && /\bbasket\b|\bsingle layer\b|\bshak(?:e|ing)\b/.test(lower))
+      ) {
         need('air-fryer')
         break
       }

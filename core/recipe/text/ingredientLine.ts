@@ -74,12 +74,16 @@ const UNIT =
 const AMOUNT = new RegExp(
   `^(?:about |approx\\.? |around |roughly |a generous |a heaped |heaped |level |rounded |scant )?(${NUMBER})(?:\\s*(?:-|to|or)\\s*(${NUMBER}))?\\s*-?\\s*(?:(?:heaped|level|rounded|generous|scant)\\s+)?(?:(${UNIT})\\b\\.?)?`,
 )
+/** `2 tins (400 g each) `: the size behind the tins. */
+const SIZED = new RegExp(
+  `^(${NUMBER})\\s+(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?)\\s*\\(\\s*(${NUMBER})\\s*-?\\s*(${UNIT})\\b\\.?(?: each)?\\s*\\)`,
+)
 /** `2 x 400 g tins`, `1 (14 oz) can`, `2 400g tins`. */
 const PACKS = new RegExp(
   `^(${NUMBER})(?:\\s*(?:x|×|\\*)\\s*|\\s+)\\(?\\s*(${NUMBER})\\s*-?\\s*(${UNIT})\\b\\.?\\s*\\)?\\s*(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?|bottles?|tubs?|blocks?|boxes|box|pieces?)?\\b`,
 )
 const COUNT_WORDS =
-  /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?)\b\s*/
+  /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?)\b\s*/
 const PREPARATION =
   /\b(?:(?:very |finely|roughly|thinly|thickly|coarsely|freshly|lightly|well|halved and|peeled and|cored and)\s+)*(?:chopped|sliced|diced|cubed|minced|grated|crushed|peeled|cored|deseeded|halved|quartered|shredded|melted|softened|beaten|sifted|drained|rinsed|washed|trimmed|torn|zested|juiced|cut|toasted|ground|mashed|flaked|bashed|picked|soaked|defrosted|thawed|separated|at room temperature|to taste|to serve|for frying|for greasing|for dusting|for brushing|plus extra|optional|skin on|skinned|boned|in chunks|into .+)\b/
 
@@ -128,7 +132,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   let amount = 0
   let unit: Unit = 'piece'
   let pack: IngredientRead['pack']
-  const packs = PACKS.exec(line)
+  const packs = SIZED.exec(line) ?? PACKS.exec(line)
   const simple = AMOUNT.exec(line)
   if (packs && !/^\d+(?:\.\d+)?\s*-/.test(line)) {
     const measure = measureOf(packs[3]!)!

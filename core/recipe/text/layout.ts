@@ -16,7 +16,7 @@ export interface Layout {
 const INGREDIENTS =
   /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:ingredients|you(?:'ll| will)? need|what you need|shopping list)(?: \([^)]*\))?(?:\*\*)?\s*:?(?:\*\*)?$/i
 const METHOD =
-  /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:method|directions|instructions|preparation|steps|what to do|how to make it|procedure|to make)(?:\*\*)?\s*:?(?:\*\*)?$/i
+  /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:method|directions|instructions|preparation|steps|what to do|how(?: to(?: make it)?)?|procedure|to make)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const OTHER =
   /^(?:#+\s*)?(?:\*\*)?(?:notes?|tips?|storage|nutrition|to store)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const SERVES =
@@ -44,7 +44,7 @@ export function layoutOf(text: string): Layout {
       if (
         m &&
         !/^\d+\s*(?:g|kg|ml)/.test(plain(bare)) &&
-        (inName || looksLikeMeta(bare) || /\|.*\bserves\b/i.test(bare))
+        (inName || looksLikeMeta(bare) || INGREDIENTS.test(bare) || /\|.*\bserves\b/i.test(bare))
       )
         serves = Number(m[2] ?? m[1] ?? m[4] ?? m[3])
     }
@@ -78,7 +78,7 @@ export function layoutOf(text: string): Layout {
       kind[i] === 'ingredient' &&
       l &&
       !isHeading(l) &&
-      !/^for the .{2,40}$/i.test(l.replace(/:$/, '')),
+      !/^(?:for the .{2,40}|to (?:serve|finish|garnish))$/i.test(l.replace(/:$/, '')),
   )
   const steps = lines.filter((l, i) => kind[i] === 'method' && l)
   if (!ingredients.length) ingredients.push(...toldIn(steps))
@@ -94,17 +94,18 @@ export function layoutOf(text: string): Layout {
 
 /** Lines of a text; headings with something behind them and a name in front of it all on their own. */
 function unfolded(text: string): string[] {
-  const lines = text
-    .replace(/\t/g, ' ')
-    .split(/\r?\n/)
-    .map((l) => l.trim())
-    .flatMap((l) => {
-      const m =
-        /^((?:the )?(?:ingredients|you(?:'ll)? need|method|directions|instructions|preparation|steps))\s*:\s*(\S.*)$/i.exec(
-          l,
-        )
-      return m ? [`${m[1]}:`, m[2]!] : severalIn(l)
-    })
+  const lines = withoutTables(
+    text
+      .replace(/\t/g, ' ')
+      .split(/\r?\n/)
+      .map((l) => l.trim()),
+  ).flatMap((l) => {
+    const m =
+      /^((?:the )?(?:ingredients|you(?:'ll)? need|method|directions|instructions|preparation|steps))\s*:\s*(\S.*)$/i.exec(
+        l,
+      )
+    return m ? [`${m[1]}:`, m[2]!] : severalIn(l)
+  })
   const first = lines.findIndex(Boolean)
   const named = /^([^.!?]{3,60})\.\s+((?:makes|serves|feeds)\b.{1,40})$/i.exec(lines[first] ?? '')
   if (named) lines.splice(first, 1, named[1]!, named[2]!)
@@ -112,6 +113,35 @@ function unfolded(text: string): string[] {
   if (opening && !/^\d/.test(opening[1]!) && !clausesOf(opening[1]!).length)
     lines.splice(first, 1, opening[1]!, opening[2]!)
   return lines
+}
+
+const AMOUNT_HEAD = /^(?:amounts?|how much|quantit(?:y|ies)|qty|weight)$/i
+
+/** `| flour | 250 g |`: the rows of a table as lines with the amount in front. */
+function withoutTables(lines: string[]): string[] {
+  const out: string[] = []
+  let column = -1
+  for (const line of lines) {
+    if (!/^\|.*\|$/.test(line)) {
+      column = -1
+      out.push(line)
+      continue
+    }
+    const cells = line
+      .slice(1, -1)
+      .split('|')
+      .map((c) => c.trim())
+    if (cells.every((c) => /^:?-*:?$/.test(c))) continue
+    const head = cells.findIndex((c) => AMOUNT_HEAD.test(c))
+    if (head >= 0) {
+      column = head
+      continue
+    }
+    const first = column >= 0 ? column : cells.findIndex((c) => /^\d/.test(plain(c)))
+    if (first < 0) out.push(cells.filter(Boolean).join(' '))
+    else out.push([cells[first]!, ...cells.filter((c, i) => c && i !== first)].join(' '))
+  }
+  return out
 }
 
 const looksLikeMeta = (line: string) =>
@@ -139,6 +169,8 @@ const splitLines = (lines: string[]) =>
 
 /** `For the topping: 50 g butter, 50 g flour`, `3 onions / 250 g mushrooms / 500 ml ale`. */
 function severalIn(line: string): string[] {
+  if (/^(?:prep|cook|total|ready|time|rest|oven|serves|makes|yields?|portions)[a-z ]*:/i.test(line))
+    return [line]
   const listed = /^(?:for )?(?:the )?[a-z ]{2,40}:\s*(?=\d|half\b|an? )(.+)$/i.exec(line)
   const own = listed ? listed[1]! : line
   if (!/^(?:[-*•]\s*)?(?:\d|half\b|an? )/i.test(own) || /^\d{1,2}\s*[.):]\s/.test(own))
@@ -165,6 +197,11 @@ function splitByLook(
   for (let i = from; i < to; i++) {
     const line = lines[i]!
     if (!line || looksLikeMeta(line)) continue
+    // A name may begin with a number in words: `Three-bean chilli`.
+    if (i === lines.findIndex(Boolean) && /^[A-Z][^.:;!?]{2,60}$/.test(line)) {
+      const named = !lines[i + 1] || looksLikeMeta(lines[i + 1]!)
+      if (named) continue
+    }
     const bullet = /^[-*•·–▢☐□]\s*/.test(line)
     // `overnight rolls` is no number of hours of rolls.
     const amount =

@@ -42,7 +42,7 @@ export const VERBS: Verb[] = [
     work: 'blend',
   },
   { words: 'pack portion label bag freeze store box decant bottle', work: 'pack' },
-  { words: 'boil parboil blanch', work: 'boil' },
+  { words: 'boil parboil blanch hard-boil soft-boil', work: 'boil' },
   {
     words:
       'simmer poach stew braise steam bubble blip putter tick-over evaporate infuse warm reheat thicken cook heat reduce-down',
@@ -55,7 +55,7 @@ export const VERBS: Verb[] = [
   { words: 'preheat', work: 'heat' },
   { words: 'microwave', work: 'heat' },
   { words: 'release quick-release rest stand leave let allow wait thaw defrost', work: 'rest' },
-  { words: 'cool', work: 'cool' },
+  { words: 'cool plunge refresh', work: 'cool' },
   { words: 'soak marinate marinade steep brine', work: 'soak' },
   { words: 'prove rise proof ferment', work: 'prove' },
   { words: 'chill refrigerate', work: 'chill' },
@@ -90,8 +90,14 @@ export const PHRASES: [RegExp, WorkKind][] = [
   ],
   [/\bair[ -]?fry\b/, 'bake'],
   [
-    /\b(?:bring|return|brought|come|comes) (?:[^.;]*? )?(?:back )?(?:up )?to (?:a |the )?(?:rolling |gentle |full |fast )?boil\b/,
+    /\b(?:bring|return|brought|come|comes) (?:[^.;]*? )?(?:back )?(?:up )?to (?:a |the )?(?:rolling |gentle |full |fast )?(?:boil|bubble)\b/,
     'boil',
+  ],
+  [/\bhead[ -]start\b/, 'bake'],
+  [/\b(?:ladle|decant)\b[^.;]*\b(?:containers?|tubs?|boxes|jars|bags)\b/, 'pack'],
+  [
+    /\b(?:iced|ice[ -]cold) water\b|\b(?:plunge|refresh|transfer|run|cool)\b[^.;]*\bcold (?:running )?water\b/,
+    'cool',
   ],
   [
     /\b(?:bring|return|reduce|turn|lower|come) (?:[^.;]*? )?(?:down )?to a (?:gentle |bare |slow )?simmer\b/,
@@ -100,7 +106,10 @@ export const PHRASES: [RegExp, WorkKind][] = [
   [/\b(?:under|beneath) (?:the|a) (?:hot |preheated )?(?:grill|broiler)\b/, 'grill'],
   [/\breduce (?:it |this |(?:the )?[a-z]+ )?by (?:half|a third|two thirds|a quarter)\b/, 'simmer'],
   [/\b(?:leave|stand)\b[^.;]*\b(?:till|until) (?:cold|cool)\b/, 'cool'],
-  [/\bto cool(?: completely| slightly| down| a little)?[\s.]*$/, 'cool'],
+  [
+    /\bto (?:cool(?: completely| slightly| down| a little)?|go (?:quite |completely )?cold)[\s.]*$/,
+    'cool',
+  ],
   [
     /\b(?:leave|allow|let|set|put|stand|sit)\b[^.;]*\b(?:go cold|come to room temperature|cool(?:ed)?|until cool enough)\b/,
     'cool',
@@ -147,7 +156,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'frying-pan',
   ],
   [
-    /\b(?:sauce|stock|soup|preserving|deep|heavy(?:-based|-bottomed)?) ?-?pans?\b|\b(?:stock|soup|cooking|pasta|large|big|heavy|lidded|deep|medium|small)[ -]?pots?\b|\bstockpots?\b|\bsaucepans?\b|\bcasseroles?(?: dish| pot)?\b|\bdutch oven\b|\bcauldron\b|\bpots?\b/,
+    /\b(?:sauce|stock|soup|preserving|deep|biggest|largest|heavy(?:-based|-bottomed)?) ?-?pans?\b|\b(?:stock|soup|cooking|pasta|large|big|heavy|lidded|deep|medium|small)[ -]?pots?\b|\bstockpots?\b|\bsaucepans?\b|\bcasseroles?(?: dish| pot)?\b|\bdutch oven\b|\bcauldron\b|\bpots?\b/,
     'pot',
   ],
   [

@@ -8,7 +8,7 @@ import { namesOf, type IngredientRead } from './ingredientLine'
 import { VESSELS } from './lexicon'
 import { sentencesOf } from './sentences'
 import { cooks, hygieneOf } from './stepHygiene'
-import { timeOf } from './stepTime'
+import { GUESSED, timeOf } from './stepTime'
 import { temperaturesIn } from './temperatures'
 import { linked, type Draft } from './waits'
 import { workOf } from './workOf'
@@ -74,6 +74,8 @@ class Reader {
     const poured =
       /\b(?:[4-9]\d\d ?ml|\d(?:\.\d+)? ?(?:l|litres?|liters?|pints?|quarts?)) (?:of )?(?:\w+ )?(?:stock|water|milk|broth)\b/i
     if (litres >= 0.4 || poured.test(method)) this.where.pan = 'pot'
+    // Before its lid is locked a pressure cooker is a pot.
+    this.where.opened = LOCKED.test(method)
   }
 
   take(group: Group): void {
@@ -92,9 +94,18 @@ class Reader {
       return
     }
     this.prelude = undefined
+    if (LOCKED.test(text)) this.where.opened = false
     const last = this.drafts[this.drafts.length - 1]
     if (last && isBesideOnly(group) && !durationsIn(text).length && last.work !== 'heat') {
       last.do = `${last.do}. ${sentenceCase(text)}`
+      return
+    }
+    if (last && goesOn(group, last)) {
+      const span = durationsIn(text).find((d) => d.kind === 'span')!
+      last.minutes = [span.least, span.most]
+      last.stated = true
+      last.doubts = last.doubts.filter((d) => d !== GUESSED)
+      last.do = `${last.do}: ${lowerFirst(sentenceCase(text))}`
       return
     }
     if (!isStorageNote(text)) this.drafts.push(this.draft({ ...group, text }))
@@ -197,8 +208,20 @@ class Reader {
   }
 }
 
+const LOCKED =
+  /\b(?:lock|seal|secure|close|fasten)\b[^.;]*\blid\b|\blid (?:on|locked|closed)\b|\b(?:high|low|full) pressure\b|\b(?:to|under) pressure\b/i
+
 /** Litres in a unit, for what is poured or comes in tins. */
 const LITRES: Partial<Record<IngredientRead['unit'], number>> = { ml: 0.001, l: 1, g: 0.001, kg: 1 }
+/** `Transfer to the oven. 2 hours, then lid off`: how long what was just begun takes. */
+const goesOn = (group: Group, last: Draft) =>
+  !last.stated &&
+  cooks(last.work) &&
+  /^(?:about |around )?\d[^,;.]*\b(?:hours?|hrs?|h|minutes?|mins?|min)\b[\s.,;]/i.test(
+    `${group.text} `,
+  ) &&
+  /^(?:cook|take|turn|stir|remove|uncover)$/.test(group.verb)
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 const SEPARATE =
   /\b(?:separate|another|second|clean|different|other) (?:\w+ )?(?:pan|pot|bowl|saucepan|skillet|dish)\b/i
 

@@ -23,7 +23,9 @@ export function plain(text: string): string {
   )
   out = out.replace(WORD_NUMBER, (word) => String(wordNumber(word)))
   for (const [pattern, figure] of SPOKEN) out = out.replace(pattern, figure)
-  return out
+  // 20' is twenty minutes where nothing but a stop follows.
+  out = out.replace(/(\d)'(?=[\s.,;:)]|$)/g, '$1 min')
+  return out.replace(BARE, '$1 $2 minutes')
 }
 
 const FRACTIONS: Record<string, number> = {
@@ -61,6 +63,10 @@ function wordNumber(words: string): number {
   }
   return sum
 }
+
+/** `Rest 5.`, `for another 20`: minutes without saying so. */
+const BARE =
+  /\b(rest|stand|bake|roast|simmer|another|a further)(?: for)? (\d+(?:\s*(?:-|to)\s*\d+)?)(?=[\s.,;]*$|[,;.]\s|\s+(?:then|and|or so|until|till)\b)/g
 
 /** What people say instead of figures, in the order in which it is looked for. */
 const SPOKEN: [RegExp, string][] = [

@@ -275,3 +275,70 @@ describe('a text in two lines', () => {
     expect(cakes.every((s) => s.work === 'fry' || s.work === 'grill')).toBe(true)
   })
 })
+
+describe('words of other kitchens', () => {
+  const read = (method: string) =>
+    steps(method).map((s) => `${s.work} ${s.stated ? s.minutes.join('-') : '?'}`)
+
+  it.each([
+    [
+      '① Fry the onion for 5 minutes. ② Garlic, 1 more minute. Do not let it catch.',
+      'fry 5-5, fry 1-1',
+    ],
+    ['Bring up to a boil, lid on, lowest heat. Leave it be for an hour.', 'boil ?, simmer 60-60'],
+    [
+      'Boil the barley for 5 minutes. Turn right down: 15 mins. Off the heat, 5 mins.',
+      'boil 5-5, simmer 15-15, rest 5-5',
+    ],
+    ['Bake for 20 minutes (skewer test).', 'bake 20-20'],
+    [
+      'Bake 15 min then turn down to 200C for another 20. Rest 5.',
+      'bake 15-15, bake 20-20, rest 5-5',
+    ],
+    ['Lid on and transfer to the oven. 2 hours, then take the lid off.', 'bake 120-120'],
+    ['Hard-boil the eggs (9 minutes), plunge into cold water, peel.', 'boil 9-9, cool ?, cut ?'],
+    ['Bake for 20 minutes. Stir, and give it 15 minutes longer.', 'bake 20-20, bake 15-15'],
+    ['With damp hands roll into 16 balls.', 'shape ?'],
+    ["Sweat the onion, lid on, 20'.", 'soften 20-20'],
+    ['Brown the beef, a third at a time: allow 5 minutes per batch.', 'brown 5-5'],
+    ['Refrigerate within an hour and eat inside 3 days.', 'chill ?'],
+  ])('%s', (method, expected) => {
+    expect(read(method).join(', ')).toBe(expected)
+  })
+
+  it('takes a pressure cooker for a pot until its lid is locked', () => {
+    expect(
+      read(
+        'Heat the oil in the pressure cooker, add the onion and cook 6 minutes. Lock the lid. Cook 15 minutes.',
+      ),
+    ).toEqual(['fry 6-6', 'pressure 15-15'])
+  })
+
+  it('has the air fryer go on where a basket is spoken of', () => {
+    const list = steps(
+      'Preheat the air fryer to 190C. Mix in a bowl. Cook for 12 min, shaking the basket.',
+    )
+    expect(list.at(-1)).toMatchObject({ work: 'bake', celsius: 190, equipment: ['air-fryer'] })
+  })
+})
+
+describe('lists of other kitchens', () => {
+  const items = (text: string) =>
+    readRecipeText(text).ingredients.map((i) => `${i.amount} ${i.unit} ${i.item}`)
+
+  it('reads a table, and the size of a tin behind it', () => {
+    const table =
+      '# Bread\n\n| what | how much |\n| --- | --- |\n| flour | 250 g |\n| eggs | 2 |\n\n## How\n\n- Mix.'
+    expect(items(table)).toEqual(['250 g flour', '2 piece eggs'])
+    expect(items('Chilli\n\nIngredients\n4 cans (400g each) beans\n\nMethod\nSimmer.')).toEqual([
+      '1600 g beans',
+    ])
+  })
+
+  it('keeps names that begin with a number, and what is said of times, out of it', () => {
+    const text =
+      'THREE-BEAN CHILLI\nServes: 6 | Prep: 25m | Cook: 2h 30m\n\n3 onions\n1 tbsp oil\n\n1. Fry the onions.'
+    expect(readRecipeText(text)).toMatchObject({ name: 'THREE-BEAN CHILLI', serves: 6 })
+    expect(items(text)).toEqual(['3 piece onions', '1 tbsp oil'])
+  })
+})

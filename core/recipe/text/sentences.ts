@@ -5,9 +5,10 @@ const GUARDED = /\ue000/g
 /** A method's sentences, without numbering, headings and empty lines. */
 export function sentencesOf(method: string): string[] {
   const out: string[] = []
-  for (const raw of method.split(/\r?\n/)) {
+  for (const raw of method.split(/\r?\n|\s(?=[①-⑳❶-❿➀-➓])/)) {
     const line = raw
       .replace(/^[\s>#*•·▢☐□◦–—-]+/, '')
+      .replace(/^[①-⑳❶-❿➀-➓]\s*/, '')
       .replace(
         /^(?:[Ss]tep\s*|STEP\s*)?\(?\d{1,2}(?:\s*[-.):|]\s+|\s*[.):]\s*(?=[A-Z])|\s+(?=[A-Z]))/,
         '',
@@ -25,6 +26,7 @@ export function sentencesOf(method: string): string[] {
       const sentence = unlabelled(part)
         .replace(GUARDED, '.')
         .replace(/\s&\s/g, ' and ')
+        .replace(/^(?:with|using) (?:\w+ )?hands,? (?=[a-z])/i, '')
         .replace(/\s+/g, ' ')
         .trim()
       if (/[a-z]/i.test(sentence)) out.push(sentence)

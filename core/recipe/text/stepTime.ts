@@ -3,6 +3,7 @@ import { durationsIn, type Duration } from './durations'
 import { isMeat } from './foods'
 import type { IngredientRead } from './ingredientLine'
 
+export const GUESSED = 'no time is stated: this is a guess'
 /** Minutes that a kind of work takes where a method does not say: guesses, marked as such. */
 const GUESS: Record<WorkKind, [number, number]> = {
   cut: [3, 6],
@@ -46,7 +47,9 @@ export function timeOf(
   if (spans.length) {
     const [first, ...others] = spans as [Duration, ...Duration[]]
     let { least, most } = first
-    if (others.length) {
+    const atLeast = spans.find((s) => s.open === 'least')
+    if (others.length && atLeast && /\bovernight\b/i.test(text)) least = atLeast.least
+    else if (others.length) {
       if (/\bor\b/.test(text.toLowerCase().slice(first.end, others[0]!.at))) {
         least = Math.min(...spans.map((s) => s.least))
         most = Math.max(...spans.map((s) => s.most))
@@ -60,7 +63,7 @@ export function timeOf(
   const [least, most] = GUESS[work]
   const things = Math.max(1, uses.length)
   const factor = work === 'cut' ? Math.min(3, 0.5 + 0.5 * things) : 1
-  doubts.push('no time is stated: this is a guess')
+  doubts.push(GUESSED)
   return { minutes: [Math.round(least * factor), Math.round(most * factor)], stated: false }
 }
 

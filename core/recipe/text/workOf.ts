@@ -3,7 +3,8 @@ import { durationsIn } from './durations'
 import type { Whereabouts } from './equipment'
 import { isBoiled, isMeat } from './foods'
 import { ON_HEAT, type Group } from './groups'
-import { VESSELS } from './lexicon'
+import { ON_HOB, VESSELS } from './lexicon'
+import { plain } from './plain'
 import { temperaturesIn } from './temperatures'
 
 /** What kind of work a clause is, where its verb alone leaves that open. */
@@ -60,6 +61,13 @@ export function workOf(
     case 'roll':
     case 'flatten':
     case 'shape':
+      if (
+        verb === 'roll' &&
+        /\bin (?:the|a|some) (?:\w+ )?(?:glaze|sauce|crumbs|breadcrumbs|flour|sugar|seeds|spices?)\b/.test(
+          text,
+        )
+      )
+        return 'mix'
       return INTO_TIN.test(text) ? 'assemble' : work
     case 'squeeze':
       return /\b(?:lemon|lime|orange|juice)\b/.test(text) ? 'assemble' : work
@@ -72,12 +80,21 @@ export function workOf(
     case 'steam':
       return /\b(?:leave|let|allow)\b/.test(text) ? 'rest' : work
     case 'freeze':
-      return spans.length ? 'chill' : 'pack'
+      return spans.length || /\bon (?:a|the) tray\b|\buntil (?:hard|firm|solid)\b/.test(text)
+        ? 'chill'
+        : 'pack'
     case 'grate':
     case 'crumble':
     case 'tear':
     case 'shave':
-      return /\bover (?:the|it)\b/.test(text) ? 'assemble' : work
+      return /\bover\b/.test(text) ? 'assemble' : work
+    case 'allow':
+      return durationsIn(text).some((d) => d.kind === 'perWeight') ? 'bake' : work
+    case 'glaze':
+      return spans.length && named.includes('frying-pan') ? 'fry' : work
+    case 'leave':
+    case 'let':
+      return goesOnBy(text, where, spans.length) ? 'simmer' : work
     case 'stand':
       return !spans.length && INTO_TIN.test(text) ? 'assemble' : work
     case 'keep':
@@ -108,7 +125,7 @@ function cookedHow(
     named.includes(kind) || (where.vessel === kind && !named.some((k) => VESSELS.has(k)))
   if (at('slow-cooker')) return 'slow'
   if (at('pressure-cooker') && !where.opened) return 'pressure'
-  if (at('air-fryer')) return 'bake'
+  if (at('air-fryer') || fried(text, where, named)) return 'bake'
   if (at('rice-cooker')) return 'simmer'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
@@ -123,12 +140,37 @@ function cookedHow(
   const pan = named.find((k) => VESSELS.has(k)) ?? where.vessel
   if (pan === undefined && isBoiled(about)) return 'boil'
   if (durationsIn(text).some((d) => d.kind === 'span' && d.least > 25)) return 'simmer'
-  const frying = where.heated === 'fry' || where.heated === 'soften' || where.heated === 'brown'
+  const frying =
+    where.heated === 'fry' ||
+    where.heated === 'soften' ||
+    where.heated === 'brown' ||
+    /\b(?:heat|warm)\b[^.;]*\b(?:oil|butter|ghee|fat)\b/.test(text)
   if (verb === 'cook' && pan === 'griddle') return 'fry'
-  if (verb === 'cook' && !where.wet && (pan === 'frying-pan' || frying)) return 'fry'
+  const fries = verb === 'cook' || (verb === 'heat' && /\bcook\b/.test(text))
+  if (fries && !where.wet && (pan === 'frying-pan' || frying)) return 'fry'
   const water = /\b(?:in|with) (?:a (?:large |big )?(?:pan|pot|saucepan) of|plenty of|salted)\b/
   return isBoiled(about) && water.test(text) ? 'boil' : 'simmer'
 }
+
+/** `Lid on, lowest heat, leave it be for an hour`: it cooks. */
+const goesOnBy = (text: string, where: Whereabouts, timed: number) =>
+  timed > 0 &&
+  where.heated !== undefined &&
+  ON_HEAT.has(where.heated) &&
+  /\b(?:leave|let) (?:it|them|that|everything|this) (?:be|alone|to it|go|tick)\b|\b(?:low|lowest|gentle) (?:heat|flame)\b/.test(
+    text,
+  ) &&
+  !/\boff the heat\b/.test(text)
+
+/** `Give it 20 minutes longer`. */
+const LONGER =
+  /\b(?:give|leave) (?:it|them) (?:for )?(?:another |a further )?\d[^,;.]*\b(?:longer|more|minutes)\b/
+
+/** In the air fryer that was heated before, where the words say so and no pan is spoken of. */
+export const fried = (text: string, where: Whereabouts, named: readonly string[]) =>
+  where.fryer !== undefined &&
+  !named.some((k) => ON_HOB.has(k)) &&
+  /\bbasket\b|\bsingle layer\b|\bshak(?:e|ing)\b/.test(text.toLowerCase())
 
 /** Put into a cooker or the fridge for so long: that is the work, not the putting. */
 function putHow(
@@ -140,8 +182,11 @@ function putHow(
 ): WorkKind {
   if (/^(?:turn|flip)$/.test(verb) && durationsIn(text).length) {
     if (named.includes('air-fryer')) return 'bake'
+    if (named.includes('rack')) return 'cool'
+    if (/\bdown\b/.test(text) && where.heated === 'boil') return 'simmer'
     if (where.heated) return where.heated
   }
+  if (where.heated && LONGER.test(plain(text))) return where.heated
   if (verb === 'knead' || !durationsIn(text).some((d) => d.kind === 'span' && d.most >= 3))
     return work
   if (named.includes('slow-cooker') && /\b(?:low|high|cook)\b/.test(text)) return 'slow'
