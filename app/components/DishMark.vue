@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { dishLook } from '~/composables/useDishLook'
 
 const props = defineProps<{ mark: string; index: number }>()
-const look = dishLook(props.index)
+const look = computed(() => dishLook(props.index))
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { Reading } from '~~/core/reading'
 import {
+  cookedGrams,
   ingredientLine,
   isMeat,
   servingsPerKilo,
@@ -48,9 +49,13 @@ function about(i: Recipe['ingredients'][number]) {
     /\b(?:bone|shanks?|legs?|thighs?|ribs?|whole|hock|drumsticks?)\b/i.test(i.item),
   )
   const [least, most] = [heads.least, heads.most].map((h) => Math.max(1, Math.round(h * kg)))
+  const cooked = cookedGrams(
+    1000 * kg,
+    /\b(?:fish|salmon|cod|haddock|trout|mackerel|prawns?)\b/i.test(i.item),
+  )
   return {
-    text: `frozen: ${thaw.least}–${thaw.most} h in the fridge, or ${quick.least}–${quick.most} h in cold water; enough for ${least === most ? least : `${least}–${most}`}`,
-    source: `${thaw.source}; ${quick.source}; ${heads.source}`,
+    text: `frozen: ${thaw.least}–${thaw.most} h in the fridge, or ${quick.least}–${quick.most} h in cold water; enough for ${least === most ? least : `${least}–${most}`}; ${cooked.least}–${cooked.most} g when cooked`,
+    source: `${thaw.source}; ${quick.source}; ${heads.source}; ${cooked.source}`,
   }
 }
 </script>
@@ -62,6 +67,7 @@ function about(i: Recipe['ingredients'][number]) {
       <li v-for="i in recipe.ingredients" :key="i.id">
         <TypedField
           class="line"
+          long
           :value="ingredientLine(i)"
           :aria-label="`Ingredient: ${i.item}`"
           :aria-invalid="!!errors[i.id]"
@@ -69,7 +75,6 @@ function about(i: Recipe['ingredients'][number]) {
         />
         <button type="button" :aria-label="`Without ${i.item}`" @click="takeOut(i.id)">×</button>
         <small v-if="about(i)" class="quiet" :title="about(i)!.source">{{ about(i)!.text }}</small>
-        <small v-if="i.instead" class="quiet">or {{ i.instead }}</small>
         <p v-if="errors[i.id]" class="wrong" role="alert">{{ errors[i.id] }}</p>
       </li>
     </ul>

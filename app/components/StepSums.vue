@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { litresBy } from '~~/core/session'
 import {
   GAS_MARKS,
   grainOf,
@@ -7,6 +8,7 @@ import {
   pressureMinutes,
   roastMinutes,
   roastOf,
+  servingsPerPot,
   type Recipe,
   type Step,
   type Way,
@@ -60,11 +62,17 @@ const pressure = computed(() => {
   const value = Number(litres.value.replace(',', '.'))
   return props.step.work === 'pressure' && value > 0 ? pressureMinutes(value) : undefined
 })
+/** What is in the pot by now, and how many that feeds. */
+const pot = computed(() => {
+  if (!['boil', 'simmer', 'slow', 'pressure', 'soften'].includes(props.step.work)) return undefined
+  const filled = litresBy(props.recipe, props.step.id)
+  return filled >= 0.75 ? { filled, heads: servingsPerPot(filled) } : undefined
+})
 const oven = computed(() => props.way.on.some((o) => o.kind === 'oven'))
 </script>
 
 <template>
-  <div v-if="meat || grains || pressure || oven" class="sums">
+  <div v-if="meat || grains || pressure || pot || oven" class="sums">
     <p v-if="meat">
       {{ meat.item }} of
       <input
@@ -106,6 +114,14 @@ const oven = computed(() => props.way.on.some((o) => o.kind === 'oven'))
         <strong class="figure">{{ pressure.down.least }}–{{ pressure.down.most }} min</strong>
         <small class="quiet">{{ pressure.up.source }}; {{ pressure.down.source }}</small>
       </template>
+    </p>
+    <p v-if="pot">
+      About <strong class="figure">{{ pot.filled.toFixed(1) }} l</strong> has gone in by here: as
+      soup or stew
+      <strong class="figure">{{ pot.heads.least }}–{{ pot.heads.most }}</strong> servings
+      <small class="quiet"
+        >{{ pot.heads.source }}; without what is counted in pieces or spoons</small
+      >
     </p>
     <label v-if="oven">
       Oven mark

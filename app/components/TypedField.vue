@@ -5,7 +5,11 @@ import { ref, watch } from 'vue'
  * A field that keeps what is being typed, though the value behind it is changed elsewhere
  * meanwhile (another tab), and what was refused, until it is mended.
  */
-const props = defineProps<{ value: string | number | undefined }>()
+const props = defineProps<{
+  value: string | number | undefined
+  /** May be longer than its field is wide: it then takes several lines. */
+  long?: boolean
+}>()
 const emit = defineEmits<{ commit: [typed: string] }>()
 const shown = () => String(props.value ?? '')
 const text = ref(shown())
@@ -29,10 +33,27 @@ function leave() {
 </script>
 
 <template>
+  <textarea
+    v-if="long"
+    v-model="text"
+    rows="1"
+    @focus="enter"
+    @blur="leave"
+    @keydown.enter.prevent="($event.target as HTMLTextAreaElement).blur()"
+    @change="emit('commit', ($event.target as HTMLTextAreaElement).value)"
+  ></textarea>
   <input
+    v-else
     v-model="text"
     @focus="enter"
     @blur="leave"
     @change="emit('commit', ($event.target as HTMLInputElement).value)"
   />
 </template>
+
+<style scoped>
+textarea {
+  field-sizing: content;
+  resize: none;
+}
+</style>

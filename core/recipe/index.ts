@@ -23,7 +23,9 @@ export {
   pressureMinutes,
   roastMinutes,
   roastOf,
+  cookedGrams,
   servingsPerKilo,
+  servingsPerPot,
   thawHours,
 } from './sums'
 export { GAS_MARKS } from './text/temperatures'

@@ -13,6 +13,18 @@ const changed = (line: string, id?: string) => {
 }
 
 describe('ingredients as lines', () => {
+  it.each([
+    ['20 g parsley (optional)', '20 g parsley (optional)'],
+    ['Optional: 1 tsp chilli flakes', '1 tsp chilli flakes (optional)'],
+    ['30 g nuts, chopped, if you like', '30 g nuts, chopped (optional)'],
+    ['300 g chard (optional); or spinach', '300 g chard (optional); or spinach'],
+  ])('%s can be left out', (line, written) => {
+    const own = changed(line).ingredients.at(-1)!
+    expect(own.optional).toBe(true)
+    expect(ingredientLine(own)).toBe(written)
+    expect(changed('20 g parsley').ingredients.at(-1)!.optional).toBeUndefined()
+  })
+
   it('read back what they were written from', () => {
     for (const recipe of demoRecipes)
       for (const i of recipe.ingredients) {

@@ -8,10 +8,10 @@ type Ingredient = Recipe['ingredients'][number]
 
 /**
  * An ingredient as a cook would write it: `500 g leeks, sliced`, `200 g tomatoes (½ of a 400 g
- * pack)`, `300 g chard; or spinach`.
+ * pack)`, `300 g chard; or spinach`, `20 g parsley (optional)`.
  */
 export const ingredientLine = (i: Ingredient) =>
-  `${amountText(i.amount, i.unit)} ${i.item}${packsText(i)}${i.note === undefined ? '' : `, ${i.note}`}${i.instead === undefined ? '' : `; or ${i.instead}`}`
+  `${amountText(i.amount, i.unit)} ${i.item}${packsText(i)}${i.note === undefined ? '' : `, ${i.note}`}${i.optional ? ' (optional)' : ''}${i.instead === undefined ? '' : `; or ${i.instead}`}`
 
 /** In how many packs it comes, where that is about a whole number of quarters. */
 function packsText(i: Ingredient): string {
@@ -42,6 +42,7 @@ export const ingredientOf = (read: Omit<IngredientRead, 'id'>): Omit<Ingredient,
   ...(read.preparation ? { note: read.preparation.slice(0, 300) } : {}),
   ...(read.pack ? { pack: read.pack } : {}),
   ...(read.instead ? { instead: read.instead.slice(0, 300) } : {}),
+  ...(read.optional ? { optional: true as const } : {}),
 })
 
 /**

@@ -105,6 +105,8 @@ export const recipeSchema = z.strictObject({
       pack: pack.optional(),
       /** What could stand in for it. */
       instead: line.optional(),
+      /** The dish is still the dish without it. */
+      optional: z.literal(true).optional(),
     }),
   ),
   steps: z.array(step).min(1),

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
+  cookedGrams,
   grainOf,
   GRAINS,
   grainSum,
@@ -10,11 +11,19 @@ import {
   roastOf,
   ROASTS,
   servingsPerKilo,
+  servingsPerPot,
   thawHours,
   type Roast,
 } from './sums'
 
 describe('kitchen sums', () => {
+  it('says what raw meat weighs when it is cooked, and how many a pot feeds', () => {
+    expect(cookedGrams(1000, false)).toMatchObject({ least: 700, most: 750 })
+    expect(cookedGrams(1000, true).least).toBeGreaterThan(cookedGrams(1000, false).most)
+    expect(servingsPerPot(2.4)).toMatchObject({ least: 6, most: 8 })
+    expect(servingsPerPot(0.1).least).toBe(1)
+  })
+
   it('roasts by the heaviest piece, however many there are', () => {
     expect(roastMinutes('chicken', [1.5])).toMatchObject({ least: 80, most: 88 })
     expect(roastMinutes('chicken', [1.5, 1.2]).most).toBe(roastMinutes('chicken', [1.5]).most)

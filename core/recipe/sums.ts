@@ -135,3 +135,20 @@ export const servingsPerKilo = (bone: boolean): Sum =>
   bone
     ? { least: 3, most: 4, source: 'usual tables: 250 to 330 g a head with the bone' }
     : { least: 5, most: 6, source: 'usual tables: 170 to 200 g a head without bone' }
+
+/** Grams that raw meat or fish weighs when it is cooked, of so many raw: usual tables. */
+export const cookedGrams = (grams: number, fish: boolean): Sum => {
+  const [low, high] = fish ? [0.8, 0.85] : [0.7, 0.75]
+  return {
+    least: Math.round((grams * low) / 10) * 10,
+    most: Math.round((grams * high) / 10) * 10,
+    source: `usual tables: ${fish ? 'fish keeps 80 to 85 %' : 'meat keeps 70 to 75 %'} of its weight`,
+  }
+}
+
+/** Servings in so many litres of soup or stew: usual tables. */
+export const servingsPerPot = (litres: number): Sum => ({
+  least: Math.max(1, Math.round(litres / 0.4)),
+  most: Math.max(1, Math.round(litres / 0.3)),
+  source: 'usual tables: 300 to 400 ml a head of soup or stew',
+})

@@ -11,7 +11,7 @@ import {
 } from '../recipe'
 import type { DishToMake } from './dishes'
 import { standingOf } from './houseRules'
-import { paceFor } from './people'
+import { ATTENTION, paceFor } from './people'
 import { portionsOf, wantsBench, type Portions } from './portions'
 
 type ActivityInput = ProblemInput['activities'][number]
@@ -129,6 +129,10 @@ function walkTo(way: Way, kitchen: Kitchen): number {
   return Math.max(0, ...nearest.filter(Number.isFinite))
 }
 
+/** All that the least practised can watch at once: whoever minds something can do that. */
+const leastAttention = (cooks: readonly Person[]) =>
+  Math.min(100, ...cooks.map((c) => ATTENTION[c.practice]))
+
 function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInput[] {
   const law = lawOf(step.work)
   const pace = law.attend === 'hands' ? paceFor(place.cooks, law.skill) : 1
@@ -138,6 +142,8 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
   const strict = place.rules.hot || place.rules.cautions === 'strict'
   const cools = step.work === 'cool' && strict
   const walk = 2 * minute(walkTo(way, place.kitchen))
+  // Nobody watches from afar: who minds what stands apart has no eyes left for anything else.
+  const watched = walk > 0 ? Math.max(law.attention, leastAttention(place.cooks)) : law.attention
   const seconds: [number, number] = [
     usual + (law.attend === 'hands' ? walk : 0),
     cools
@@ -164,7 +170,7 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
     ...handling(way.load ?? law.handling),
     {
       seconds,
-      ...(law.attend === 'watch' ? { watch: law.attention } : {}),
+      ...(law.attend === 'watch' ? { watch: watched } : {}),
       ...(heat ? { heat } : {}),
     },
     ...handling(way.unload ?? law.handling),

@@ -94,6 +94,54 @@ describe('a dish split into kinds', () => {
 })
 
 describe('what stands apart', () => {
+  it('has whoever minds it stay there, and nothing else to watch meanwhile', () => {
+    const grill = (walk: number | undefined) => {
+      const dish = recipeSchema.parse({
+        ...byId('soda-bread'),
+        id: 'skewers',
+        keeps: [],
+        steps: [
+          {
+            id: 'grill',
+            do: 'Grill the skewers',
+            work: 'grill',
+            ways: [{ id: 'out', minutes: [20, 20, 25], on: [{ kind: 'outdoor-grill' }] }],
+          },
+        ],
+      })
+      const station = {
+        id: 'out',
+        name: 'Outdoor grill',
+        zone: 'appliance' as const,
+        kind: 'outdoor-grill',
+        capacity: 1,
+        tags: [],
+        outOfUse: false,
+        ...(walk === undefined ? {} : { walk }),
+      }
+      const reading = compileSession({
+        session: {
+          ...demoSession,
+          evenings: undefined,
+          dishes: [{ recipe: 'skewers', batches: 1 }],
+        },
+        kitchen: { ...demoKitchen, stations: [...demoKitchen.stations, station] },
+        recipes: [...demoRecipes, dish],
+      })
+      if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+      const { problem } = reading.value
+      const phase = problem.activities
+        .find((a) => a.id === 'skewers.grill')!
+        .modes[0]!.phases.find((p) => p.watch)!
+      expect(solve(problem, { iterations: 10 }).activities).not.toEqual([])
+      return { watch: phase.watch!, least: Math.min(...problem.cooks.map((c) => c.attention)) }
+    }
+    expect(grill(undefined).watch).toBe(50)
+    const far = grill(2)
+    expect(far.watch).toBe(far.least)
+    expect(far.watch).toBeGreaterThan(50)
+  })
+
   it('costs a walk there and back each time somebody sees to it', () => {
     const grilled = recipeSchema.parse({
       ...byId('soda-bread'),

@@ -5,7 +5,7 @@ import type { Recipe, Step } from '../recipe'
 import { activitiesOf, minute, type Card } from './activities'
 import { dishesToMake, type DishToMake } from './dishes'
 import { addRules, handWashOf, isPan, rulesOf, standingOf } from './houseRules'
-import { absences } from './people'
+import { ATTENTION, absences } from './people'
 import type { Session } from './schema'
 import { sessionIssues } from './sessionIssues'
 import { asWanted } from './wanted'
@@ -20,9 +20,6 @@ export interface CompiledSession {
   /** What is done once for several dishes, or could be. */
   shared: SharedPrep[]
 }
-
-/** How much a cook can keep an eye on at once. */
-const ATTENTION = { practised: 100, learning: 80, helper: 60 }
 
 /**
  * The planning problem of a session, with a card for each activity; or what the cook has to

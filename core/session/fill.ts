@@ -21,11 +21,19 @@ export function withFill(recipe: Recipe): Recipe {
   return keeps.some((k, i) => k !== recipe.keeps[i]) ? { ...recipe, keeps } : recipe
 }
 
-function litresIn(recipe: Recipe, to: string, kind: Filled): number | undefined {
-  const steps = upTo(recipe, [to])
+/** Litres of all that has gone in by a step, without what is counted in pieces or spoons. */
+export const litresBy = (recipe: Recipe, step: string): number =>
+  insideBy(recipe, step).reduce((sum, i) => sum + i.amount * (LITRES[i.unit] ?? 0), 0)
+
+function insideBy(recipe: Recipe, step: string): Recipe['ingredients'] {
+  const steps = upTo(recipe, [step])
   const used = new Set(recipe.steps.flatMap((s) => (steps.has(s.id) ? s.uses : [])))
-  const inside = recipe.ingredients.filter((i) => used.has(i.id))
-  const food = inside.reduce((sum, i) => sum + i.amount * (LITRES[i.unit] ?? 0), 0)
+  return recipe.ingredients.filter((i) => used.has(i.id))
+}
+
+function litresIn(recipe: Recipe, to: string, kind: Filled): number | undefined {
+  const inside = insideBy(recipe, to)
+  const food = litresBy(recipe, to)
   if (food < 0.25) return undefined
   const foams = inside.some((i) => grainOf(i.item) !== undefined)
   const share = mostLitres(kind, 100, foams).most / 100

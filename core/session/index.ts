@@ -17,6 +17,7 @@ export {
   type MenuEvening,
 } from './menu'
 export { aheadOf } from './ahead'
+export { litresBy } from './fill'
 export { inTurn, menuFrom, menuSchema, withMenu, type Menu } from './earlierMenus'
 export { packsOf, type PackUse } from './packs'
 export { dueOf, readToUse, withoutDue, type Due, type ToUse } from './useUp'

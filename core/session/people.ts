@@ -45,3 +45,6 @@ export function paceFor(cooks: readonly Person[], skill: Person['skills'][number
   if (!able.length) return 1
   return able.reduce((sum, c) => sum + (c.pace ?? 100), 0) / able.length / 100
 }
+
+/** How much a cook can keep an eye on at once. */
+export const ATTENTION = { practised: 100, learning: 80, helper: 60 }

@@ -14,6 +14,7 @@ export function asRead(recipe: Recipe): RecipeRead {
       amount: i.amount,
       unit: i.unit,
       ...(i.note === undefined ? {} : { preparation: i.note }),
+      ...(i.optional ? { optional: true as const } : {}),
       text: i.item,
       doubts: [],
     })),

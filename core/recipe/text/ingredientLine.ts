@@ -20,6 +20,8 @@ export interface IngredientRead {
   pack?: { amount: number; unit: 'g' | 'kg' | 'ml' | 'l' }
   /** What could stand in for it. */
   instead?: string
+  /** The line says that it can be left out. */
+  optional?: true
 }
 
 /** A US cup in ml, and what fills it in grams, by usual kitchen tables. */
@@ -85,17 +87,22 @@ const PACKS = new RegExp(
 const COUNT_WORDS =
   /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?)\b\s*/
 const PREPARATION =
-  /\b(?:(?:very |finely|roughly|thinly|thickly|coarsely|freshly|lightly|well|halved and|peeled and|cored and)\s+)*(?:chopped|sliced|diced|cubed|minced|grated|crushed|peeled|cored|deseeded|halved|quartered|shredded|melted|softened|beaten|sifted|drained|rinsed|washed|trimmed|torn|zested|juiced|cut|toasted|ground|mashed|flaked|bashed|picked|soaked|defrosted|thawed|separated|at room temperature|to taste|to serve|for frying|for greasing|for dusting|for brushing|plus extra|optional|skin on|skinned|boned|in chunks|into .+)\b/
+  /\b(?:(?:very |finely|roughly|thinly|thickly|coarsely|freshly|lightly|well|halved and|peeled and|cored and)\s+)*(?:chopped|sliced|diced|cubed|minced|grated|crushed|peeled|cored|deseeded|halved|quartered|shredded|melted|softened|beaten|sifted|drained|rinsed|washed|trimmed|torn|zested|juiced|cut|toasted|ground|mashed|flaked|bashed|picked|soaked|defrosted|thawed|separated|at room temperature|to taste|to serve|for frying|for greasing|for dusting|for brushing|plus extra|skin on|skinned|boned|in chunks|into .+)\b/
 
 /** `(½ of a 400 g pack)`, `(2 packs of 400 g)`: how we write it ourselves. */
 const OF_PACKS =
   /\s*\((?:[\d¼½¾⅓⅔. ]+ )?(?:of an? |packs? of |pack of )(\d+(?:[.,]\d+)?) ?(kg|g|ml|l)(?: packs?)?\)/
 const STAND_IN = /[;,]\s*or (?!to taste)(?:use |else )?(.{3,})$/i
 
+const OPTIONAL =
+  /\s*(?:\((?:optional|if you like|if liked)\)|,\s*(?:optional|if you like|if liked)\b|\s-\s*optional\b)|^optional:\s*/i
+
 /** The line taken apart; what cannot be told is marked. Amounts come out metric. */
 export function readIngredientLine(text: string): Omit<IngredientRead, 'id'> {
-  const instead = STAND_IN.exec(text)
-  const rest = instead ? text.slice(0, instead.index) : text
+  const optional = OPTIONAL.test(text)
+  const line = optional ? text.replace(OPTIONAL, '') : text
+  const instead = STAND_IN.exec(line)
+  const rest = instead ? line.slice(0, instead.index) : line
   const written = OF_PACKS.exec(rest)
   const read = readWithout(written ? rest.replace(OF_PACKS, '') : rest)
   return {
@@ -105,6 +112,7 @@ export function readIngredientLine(text: string): Omit<IngredientRead, 'id'> {
       ? { pack: { amount: num(written[1]!), unit: written[2] as 'g' | 'kg' | 'ml' | 'l' } }
       : {}),
     ...(instead ? { instead: instead[1]!.trim() } : {}),
+    ...(optional ? { optional } : {}),
   }
 }
 
@@ -192,7 +200,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
     preparation = comma[2]!
   } else {
     const m = PREPARATION.exec(line)
-    if (m && m.index > 0 && /^(?:to |for |at |plus|optional|cut|in )/.test(m[0])) {
+    if (m && m.index > 0 && /^(?:to |for |at |plus|cut|in )/.test(m[0])) {
       preparation = line.slice(m.index)
       line = line.slice(0, m.index)
     } else if (m?.index === 0 && !/^(?:ground|soaked|minced|crushed|toasted)\b/.test(m[0])) {
