@@ -40,6 +40,52 @@ test('a new cook begins with a ready kitchen, pastes three recipes and gets a pl
   await expect(page.getByLabel('Slow cooker: litres')).toHaveValue('6')
 })
 
+const DAL = `Recipe: Red lentil dal
+Yield: 6 portions
+Ingredients:
+300 g red lentils, rinsed
+1.2 litres water
+2 onions, finely sliced
+4 garlic cloves, crushed
+2 tbsp oil
+20 g coriander (optional)
+
+Directions:
+Step 1: Put lentils and water into a pan. Bring to the boil, skim, and simmer for 25 minutes.
+Step 2: While that is going, fry the onions in the oil over medium heat for 12-15 minutes.
+Step 3: Tip the onions into the lentils, simmer 5 minutes more.`
+
+const TRAY = `CHICKEN TRAYBAKE (serves four)
+
+8 chicken thighs, skin on
+750g waxy potatoes, halved
+2 tbsp olive oil
+
+Heat your oven to gas mark 6. Tip the potatoes into a large roasting tin with half the oil and give them a twenty-minute head start. Meanwhile rub the thighs with the remaining oil. Nestle the chicken among the potatoes and return to the oven for a further 40 to 45 minutes, until it reads 75C inside. Rest for ten minutes out of the oven. Portion into boxes once cool.`
+
+const CHILLI = `| what | how much |
+| --- | --- |
+| onions | 3 |
+| chopped tomatoes | 800 g |
+| cooked beans | 500 g |
+
+## How
+
+- Dice the onions. Sweat them in oil, big pot, lid on, 12'.
+- Tomatoes and beans in; simmer, lid off, 45'.
+- Cool completely, then divide between tubs.`
+
+test('six dishes of six styles are planned without a single correction', async ({ page }) => {
+  await freshKitchen(page)
+  await cookThese(page, [SOUP, LOAF, STEW, DAL, TRAY, `Bean chilli\n\n${CHILLI}`])
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('alert')).toBeHidden()
+  await page.getByRole('link', { name: 'Choose', exact: true }).click()
+  for (const name of ['Leek and potato soup', 'Red lentil dal', 'CHICKEN TRAYBAKE', 'Bean chilli'])
+    await expect(page.getByText(name).first()).toBeVisible()
+})
+
 test('what is doubtful is marked and can be confirmed; wrong input is explained and not kept', async ({
   page,
 }) => {
