@@ -1,13 +1,27 @@
 // Measures the engine on the benchmark's problems: npm run bench -- [seconds] [name pattern].
-// Prints a table beside the previous results and writes bench/results/latest.json.
+// Prints a table beside the previous results and writes bench/results/latest.json. Each problem has
+// a process of its own, as from the command line: no figure gains by what ran before it.
+import { fork } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { loadCore } from '../bin/core.mjs'
 
 const seconds = Number(process.argv[2] ?? 30)
-const pattern = new RegExp(process.argv[3] ?? '')
+const pattern = new RegExp(process.send ? '' : (process.argv[3] ?? ''))
 const file = new URL('./results/latest.json', import.meta.url)
 const previous = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : { rows: [] }
 const { problems, measure } = await loadCore('bench/bench.ts')
+if (process.send) {
+  const [name, problem] = problems().find(([n]) => n === process.argv[3])
+  const row = measure(name, problem, seconds)
+  process.send({ ...row, memoryMB: Math.round(process.resourceUsage().maxRSS / 1000) })
+  process.exit()
+}
+const alone = (name) =>
+  new Promise((resolve, reject) => {
+    const child = fork(new URL(import.meta.url), [String(seconds), name])
+    child.on('message', resolve)
+    child.on('exit', (code) => reject(new Error(`${name}: the process ended with ${code}`)))
+  })
 
 const columns = [
   'problem',
@@ -21,14 +35,14 @@ const columns = [
   'gap %',
   'proven s',
   're-plan ms',
+  'MB',
   'before',
 ]
 console.log(`| ${columns.join(' | ')} |`)
 console.log(`|${columns.map(() => ' --- |').join('')}`)
 const rows = []
-for (const [name, problem] of problems().filter(([n]) => pattern.test(n))) {
-  const row = measure(name, problem, seconds)
-  row.memoryMB = Math.round(process.memoryUsage().rss / 1e6)
+for (const [name] of problems().filter(([n]) => pattern.test(n))) {
+  const row = await alone(name)
   rows.push(row)
   const before = previous.rows.find((r) => r.name === name)
   const gap = (((row.makespan - row.bound) / Math.max(1, row.makespan)) * 100).toFixed(1)
@@ -41,6 +55,7 @@ for (const [name, problem] of problems().filter(([n]) => pattern.test(n))) {
     gap,
     row.provenS ?? '–',
     row.replanMs ?? '–',
+    row.memoryMB,
     before ? `${before.makespan}, bound ${before.bound}` : '–',
   ]
   console.log(`| ${cells.join(' | ')} |`)

@@ -67,6 +67,58 @@ function handsSpread(work: HandsWork[]): number {
   return [...first].reduce((sum, [cook, f]) => sum + last.get(cook)! - f, 0) - busy
 }
 
+/**
+ * The same for a schedule of a session that has not begun, without making a plan of it first: a
+ * search asks after every decode, and makes plans of few.
+ */
+export function valuesOfSchedule(model: Model, schedule: Schedule): number[] {
+  const { present, start, end } = schedule
+  let makespan = 0
+  let earliest = NEVER
+  const first = model.cooks.map(() => NEVER)
+  const last = model.cooks.map(() => 0)
+  let busy = 0
+  const work = (cook: number, from: number, to: number) => {
+    if (from < first[cook]!) first[cook] = from
+    if (to > last[cook]!) last[cook] = to
+    busy += to - from
+  }
+  for (const a of model.activities) {
+    const i = a.index
+    if (!present[i] || a.aside) continue
+    if (end[i]! > makespan) makespan = end[i]!
+    if (start[i]! < earliest) earliest = start[i]!
+    const { phases } = a.modes[schedule.mode[i]!]!
+    const runs = schedule.phases[i]!
+    for (let k = 0; k < runs.length; k++)
+      if (phases[k]!.hands) work(runs[k]!.cook, runs[k]!.from, runs[k]!.to)
+  }
+  for (const station of schedule.stations)
+    for (const c of station.chores) work(c.cook, c.from, c.to)
+  return model.problem.objective.map((name) => {
+    switch (name) {
+      case 'makespan':
+        return makespan
+      case 'handsFree':
+        return last.reduce((most, t) => Math.max(most, t), 0)
+      case 'handsSpread':
+        return last.reduce((sum, t, c) => sum + (first[c]! < NEVER ? t - first[c]! : 0), -busy)
+      case 'cost':
+        return schedule.options.reduce(
+          (sum, option, c) => sum + model.choices[c]!.options[option]!.cost,
+          0,
+        )
+      case 'heatChanges':
+        return schedule.ovens.reduce((sum, oven) => {
+          const segments = oven?.segments().length ?? 0
+          return sum + Math.max(0, segments - 1)
+        }, 0)
+      case 'lateStart':
+        return earliest < NEVER ? -earliest : 0
+    }
+  })
+}
+
 /** Negative where `a` is better, positive where `b` is, 0 where they are equal in everything. */
 export function compareObjectives(a: readonly number[], b: readonly number[]): number {
   for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return a[i]! - b[i]!

@@ -59,19 +59,22 @@ function aroundBakes(
   const n = model.activities.length
   const length = times.reduce<number>((most, t, i) => Math.max(most, (t ?? 0) + tailOf[i]!), 0)
   const keys = Float64Array.from({ length: n }, (_, i) => length - tailOf[i]!)
-  const before = new Float64Array(2 * n + 1)
+  const into: Requirement[][] = Array.from({ length: 2 * n }, () => [])
+  for (const r of list) if (r.from !== 2 * n) into[r.to]!.push(r)
+  const before = new Float64Array(2 * n)
   times.forEach((time, i) => {
     if (time === undefined) return
     before.fill(-Infinity)
     before[2 * i] = 0
-    for (let round = 0; round < 2 * n; round++) {
-      let moved = false
-      for (const r of list)
-        if (r.from !== 2 * n && before[r.to]! + r.weight > before[r.from]!) {
-          before[r.from] = before[r.to]! + r.weight
-          moved = true
+    const queue = [2 * i]
+    // Each node once for every longer path to it; lags that contradict would go round for ever.
+    for (let head = 0; head < queue.length && head < 64 * n; head++) {
+      const node = queue[head]!
+      for (const r of into[node]!)
+        if (before[node]! + r.weight > before[r.from]!) {
+          before[r.from] = before[node]! + r.weight
+          queue.push(r.from)
         }
-      if (!moved) break
     }
     for (let j = 0; j < n; j++)
       if (before[2 * j]! > -Infinity) keys[j] = Math.min(keys[j]!, time - before[2 * j]!)

@@ -10,7 +10,7 @@ import { changesFrom } from './changes'
 import { Construction } from './construction'
 import { copyGenes, emptyGenes, followBody, takeDown, type Genes } from './genes'
 import { NEVER, type Model } from './model'
-import { compareObjectives, lateness, valuesOfBody } from './objective'
+import { compareObjectives, lateness, valuesOfBody, valuesOfSchedule } from './objective'
 import { Moves } from './moves'
 import { contradiction, proveBound } from './prove'
 import { seeded, type Random } from './random'
@@ -292,13 +292,14 @@ export class Search {
       return false
     }
     const late = lateness(this.model, schedule)
-    const body = planBody(this.model, schedule)
-    const values = this.valuesOf(body)
+    const plain = !this.model.facts && !this.previous
+    const body = plain ? undefined : planBody(this.model, schedule)
+    const values = body ? this.valuesOf(body) : valuesOfSchedule(this.model, schedule)
     const energy = LATE * late + weighted(values)
     if (constructing && energy < this.currentEnergy) construction.succeeded(candidate)
     if (leaving || this.accepts(energy, constructing)) this.accept(energy)
     if (late > 0 || (this.best && compareObjectives(values, this.best.values) >= 0)) return false
-    return this.offer(body, values)
+    return this.offer(body ?? planBody(this.model, schedule), values)
   }
 
   /** Whether an excursion begins; one that is over and led nowhere ends where it began. */

@@ -1,0 +1,67 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { everyFeature } from '../../bench/everyFeature'
+import type { ObjectiveName, Problem } from '../problem'
+import { randomProblem } from '../testing/randomProblem'
+import { buildModel } from './buildModel'
+import { planBody } from './emit'
+import { emptyGenes } from './genes'
+import { compareObjectives, valuesOfBody, valuesOfSchedule } from './objective'
+import { Schedule } from './schedule'
+
+const ALL: ObjectiveName[] = [
+  'makespan',
+  'handsFree',
+  'handsSpread',
+  'cost',
+  'heatChanges',
+  'lateStart',
+]
+
+/** Both ways to count the values of a schedule put together from any genes; undefined: none. */
+function bothWays(problem: Problem, seed: number) {
+  const model = buildModel({ ...problem, objective: ALL })
+  const schedule = new Schedule(model)
+  const genes = emptyGenes(model)
+  genes.priority.forEach((_, i) => (genes.priority[i] = ((i + 1) * 7919 * seed) % 1009))
+  model.choices.forEach((c, k) => {
+    genes.option[k] = Math.max(
+      0,
+      c.options.findIndex((o) => o.possible),
+    )
+  })
+  if (!schedule.decode(genes)) return undefined
+  return {
+    plain: valuesOfSchedule(model, schedule),
+    body: valuesOfBody(model, planBody(model, schedule)),
+  }
+}
+
+describe('the values of a schedule', () => {
+  it('are those of its plan, for every objective', () => {
+    let seen = 0
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
+        const problem = randomProblem(seed, 8)
+        if (problem.progress) return
+        const values = bothWays(problem, seed)
+        if (!values) return
+        seen++
+        expect(values.plain.map((v) => v + 0)).toEqual(values.body.map((v) => v + 0))
+      }),
+      { numRuns: 200 },
+    )
+    expect(seen).toBeGreaterThan(50)
+    for (let seed = 1; seed <= 3; seed++) {
+      const values = bothWays(everyFeature(6, seed), seed)!
+      expect(values.plain).toEqual(values.body)
+      expect(values.plain[0]).toBeGreaterThan(0)
+    }
+  })
+
+  it('are compared in their order', () => {
+    expect(compareObjectives([10, 5], [10, 7])).toBeLessThan(0)
+    expect(compareObjectives([11, 0], [10, 7])).toBeGreaterThan(0)
+    expect(compareObjectives([10, 7], [10, 7])).toBe(0)
+  })
+})
