@@ -49,7 +49,8 @@ const TOLERANCE = 0.003
 const HEAT = 0.002
 /** Temperature of an excursion, as a share of the highest. */
 const AWAY = 0.2
-const NO_ORDER =
+/** Proven by exhaustion: which requirements clash is then another question. */
+export const NO_ORDER =
   'a search through every order of the steps found none that meets all requirements together'
 
 export interface Found {

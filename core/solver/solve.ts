@@ -1,9 +1,13 @@
 import type { Plan } from '../plan'
 import type { Problem } from '../problem'
 import { changesFrom } from './changes'
+import { partOfClash } from './clash'
 import { planOf } from './emit'
 import { boundWords } from './prove'
-import { Search } from './search'
+import { NO_ORDER, Search } from './search'
+
+/** Milliseconds to find out what an infeasible problem founders on. */
+const CLASH_MS = 2000
 
 export interface SolveOptions {
   /** Wall time to spend; without `seconds` and `iterations` five seconds. */
@@ -87,6 +91,11 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
 
   const end = () => {
     search.settleBound()
+    if (search.infeasible?.length === 1 && search.infeasible[0] === NO_ORDER) {
+      const last = Math.min(until, clock() + CLASH_MS)
+      const expired = options.seconds === undefined ? () => false : () => clock() >= last
+      search.infeasible = [NO_ORDER, ...partOfClash(problem, expired)]
+    }
     return false
   }
 
