@@ -29,6 +29,8 @@ export interface Genes {
   shift: number
   /** A waiting activity whose window is at most this wide, in seconds, goes before all others. */
   urgency: number
+  /** Where several cooks could begin at once: whoever nobody else depends on, or as listed. */
+  spare: boolean
   /** Starts and ends in the schedule they were taken from; -1: absent. */
   at: Int32Array
 }
@@ -47,6 +49,7 @@ export function emptyGenes(model: Model): Genes {
     washes: model.stations.map(() => NO_WASHES),
     shift: 0,
     urgency: NEVER,
+    spare: false,
     at: new Int32Array(2 * n).fill(-1),
   }
 }
@@ -61,6 +64,7 @@ export function copyGenes(from: Genes, to: Genes): void {
   for (let s = 0; s < from.washes.length; s++) to.washes[s] = from.washes[s]!
   to.shift = from.shift
   to.urgency = from.urgency
+  to.spare = from.spare
   to.at.set(from.at)
 }
 

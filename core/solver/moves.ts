@@ -30,6 +30,7 @@ export class Moves {
       if (dice < 0.12 && model.choices.length) this.otherOption(candidate, current)
       else if (dice < 0.24) this.otherMode(candidate, below(random, model.activities.length))
       else if (dice < 0.4) this.shiftDish(candidate, length)
+      else if (dice < 0.41) candidate.spare = !candidate.spare
       else if (dice < 0.43) candidate.urgency = [0, 120, 300, 1200, NEVER][below(random, 5)]!
       else this.shiftOne(candidate, length)
     }

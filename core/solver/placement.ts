@@ -36,9 +36,16 @@ export class Placement {
   private cook = -1
 
   private readonly washing: Washing
+  /** Seconds of hands that nobody but this cook may do. */
+  private readonly needed: Float64Array
 
   constructor(private readonly schedule: Schedule) {
     this.washing = new Washing(schedule)
+    this.needed = new Float64Array(schedule.model.cooks.length)
+    for (const { modes } of schedule.model.activities)
+      for (const { phases } of modes.slice(0, 1))
+        for (const p of phases)
+          if (p.hands && p.cooks.length === 1) this.needed[p.cooks[0]!]! += p.min
     const { activities, holds } = schedule.model
     this.opening = activities.map((a) => holds.filter((h) => h.from === a.index))
     this.closing = activities.map((a) => holds.filter((h) => h.to === a.index))
@@ -394,6 +401,8 @@ export class Placement {
     const { schedule } = this
     this.cook = -1
     const { heat } = phase
+    const { needed } = this
+    const { spare } = schedule.genes
     const oven = heat ? schedule.ovens[this.picks[heat.need]!.station.station.index] : undefined
     for (;;) {
       const before = t
@@ -411,7 +420,12 @@ export class Placement {
           phase.hands,
           activity.hygiene,
         )
-        if (at < best || (at === best && c === preferred)) {
+        if (
+          at < best ||
+          (at === best &&
+            (c === preferred ||
+              (spare && this.cook !== preferred && needed[c]! < needed[this.cook]!)))
+        ) {
           best = at
           this.cook = c
         }
