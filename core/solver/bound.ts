@@ -27,8 +27,8 @@ interface Scene {
 
 /**
  * The best of: the longest chain of lags and least durations; the hands work of every group of
- * cooks between heads and tails; the time every group of stations is taken; temperatures of an
- * oven that exclude each other. Undefined where the lags contradict each other.
+ * cooks between heads and tails; the time every group of stations is taken; what can bake together
+ * in every group of ovens, and the changes of temperature between. Undefined where the lags contradict each other.
  */
 export function lowerBound(model: Model): Bound | undefined {
   const base = scene(model, -1, -1)

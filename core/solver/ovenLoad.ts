@@ -54,7 +54,7 @@ export function ovenLoad(
     if (most <= best) break
     for (const weight of weights) {
       const load = leastTime(model, group, weight, inside, ramp)
-      best = Math.max(best, Math.ceil(head + load + tail - 1e-6))
+      best = Math.max(best, Math.ceil(head + load + tail - 1e-4))
     }
   }
   return best

@@ -18,7 +18,10 @@ export function placeFacts(schedule: Schedule, placement: Placement): boolean {
     schedule.phases[index] = []
     if (!windows.fix(index, fact!.start, fact!.end)) return false
   }
-  const running = begun.filter((a) => a.fact!.end === null).sort((a, b) => mostOf(a) - mostOf(b))
+  const { factTurn } = schedule
+  const turnOf = (a: MActivity) =>
+    factTurn === 0 ? mostOf(a) : factTurn === 1 ? leastOf(a) : shuffled(a.index, factTurn)
+  const running = begun.filter((a) => a.fact!.end === null).sort((a, b) => turnOf(a) - turnOf(b))
   // All hands and heats that are in use at this moment first: nobody else can have them.
   const uses = running.map((a) => placement.takeUp(a))
   for (const hold of model.holds) {
@@ -54,6 +57,16 @@ export function placeFacts(schedule: Schedule, placement: Placement): boolean {
   for (const a of begun) schedule.settle(a.index)
   return true
 }
+
+/** When the phase under way could end at the soonest. */
+function leastOf(a: MActivity): number {
+  const k = a.fact!.phases.length - 1
+  return a.fact!.phases[k]!.from + a.modes[0]!.phases[k]!.min
+}
+
+/** A number that is another for every turn, and the same for the same. */
+const shuffled = (index: number, turn: number) =>
+  Math.imul((index + 1) * 2654435761 + turn * 40503, 2246822519) >>> 8
 
 /** When the phase under way reaches its most; what is over it long ago comes first. */
 function mostOf(a: MActivity): number {

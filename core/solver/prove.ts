@@ -68,7 +68,7 @@ export function boundWords(bound: Bound): string {
     case 'station':
       return `the work on ${who.join(' and ')}`
     case 'oven':
-      return `the temperatures of ${who.join(' and ')}`
+      return `the room and the temperatures of ${who.join(' and ')}`
     case 'search':
       return 'a search through every order of the steps'
     case 'nothing':

@@ -47,6 +47,8 @@ export class Schedule {
   private readonly urgent: Uint8Array
   /** What is under way goes on at least until then, so that what must follow at once can. */
   readonly minEnd: Int32Array
+  /** How often what is under way was tried in another order: who sees to what first decides much. */
+  factTurn = 0
   /** Not before this; moved on wherever something could not follow in time. */
   readonly minStart: Int32Array
   private readonly placed: Uint8Array
@@ -103,7 +105,10 @@ export class Schedule {
   /** Builds the schedule that the genes describe; false where it does not come out. */
   decode(genes: Genes): boolean {
     this.minEnd.fill(0)
-    if (!this.begin(genes)) return false
+    if (!this.begin(genes)) {
+      if (this.model.facts) this.factTurn++
+      return false
+    }
     let rollbacks = 2 * this.model.activities.length + 40
     for (;;) {
       const next = this.pick(genes)
@@ -127,7 +132,11 @@ export class Schedule {
       }
       if (culprit < 0 || fact || !this.placed[culprit]) {
         // What set the limit lies behind: then this goes before all that was placed so far.
-        if (!this.model.facts || !this.stack.length) return false
+        if (!this.model.facts) return false
+        if (!this.stack.length) {
+          this.factTurn++
+          return false
+        }
         this.urgent[next] = 1
         this.want(next)
         this.takeBack(this.stack[0]!.activity)

@@ -26,6 +26,12 @@ const STEPS = [0, 0.02, 0.06, 0.15]
 /** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
 const EXPLORE = [0, 0.05, 0.2, 0.4]
 
+/**
+ * While there is no plan, how long a first one may be, in bounds, in turn: without any limit an order
+ * that cannot be pushes everything later by seconds until the end of time.
+ */
+const FIRST = [1.5, 2.5, 6, Infinity]
+
 /** How often a solution that breaks a rule is mended, and conflicts for each time. */
 const MENDS = 6
 /** Missing pauses for hand washing that are said at once. */
@@ -59,6 +65,7 @@ export class Learner {
   private readonly decisions: Decisions
   private freed: number
   private restarts = 0
+  private first = 0
   /** What the last neighbourhood left free, and whether it gave a solution. */
   private free = new Set<number>()
   private paying = false
@@ -144,12 +151,24 @@ export class Learner {
     const { makespan } = this.session
     const share = EXPLORE[below(this.random, EXPLORE.length)]!
     const gap = Math.min(this.best, this.session.engine.horizonOf(makespan)) - this.bound
-    const target = this.best < Infinity && share > 0 ? this.below(1 + gap * share) : undefined
+    const target =
+      this.best < Infinity
+        ? share > 0
+          ? this.below(1 + gap * share)
+          : undefined
+        : this.within(FIRST[this.first++ % FIRST.length]!)
     const outcome = this.search(target, [], conflicts)
     const better = outcome === 'solution' ? this.solution() : undefined
     this.session.engine.backtrack(0)
     if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.lo(makespan))
     return better
+  }
+
+  /** That it is no longer than so many times the bound. */
+  private within(times: number): Held[number] | undefined {
+    const limit = Math.ceil(times * Math.max(1, this.bound))
+    const { engine, makespan } = this.session
+    return limit < engine.horizonOf(makespan) ? [2 * makespan + 1, -limit] : undefined
   }
 
   /** Tries to prove that no plan is as short as somewhat above the bound. */
@@ -249,7 +268,7 @@ export class Learner {
           if (engine.impossible) this.close()
           return 'impossible'
         }
-        if (engine.conflicts >= limit) return 'limit'
+        if (engine.conflicts >= limit || this.expired(0)) return 'limit'
         if (!held.length && engine.conflicts >= restart) {
           engine.backtrack(0)
           restart = engine.conflicts + 60 * luby(++this.restarts)
