@@ -94,98 +94,56 @@ describe('a dish split into kinds', () => {
 })
 
 describe('what stands apart', () => {
-  it('has whoever minds it stay there, and nothing else to watch meanwhile', () => {
-    const grill = (walk: number | undefined) => {
-      const dish = recipeSchema.parse({
-        ...byId('soda-bread'),
-        id: 'skewers',
-        keeps: [],
-        steps: [
-          {
-            id: 'grill',
-            do: 'Grill the skewers',
-            work: 'grill',
-            ways: [{ id: 'out', minutes: [20, 20, 25], on: [{ kind: 'outdoor-grill' }] }],
-          },
-        ],
-      })
-      const station = {
-        id: 'out',
-        name: 'Outdoor grill',
-        zone: 'appliance' as const,
-        kind: 'outdoor-grill',
-        capacity: 1,
-        tags: [],
-        outOfUse: false,
-        ...(walk === undefined ? {} : { walk }),
-      }
-      const reading = compileSession({
-        session: {
-          ...demoSession,
-          evenings: undefined,
-          dishes: [{ recipe: 'skewers', batches: 1 }],
-        },
-        kitchen: { ...demoKitchen, stations: [...demoKitchen.stations, station] },
-        recipes: [...demoRecipes, dish],
-      })
-      if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-      const { problem } = reading.value
-      const phase = problem.activities
-        .find((a) => a.id === 'skewers.grill')!
-        .modes[0]!.phases.find((p) => p.watch)!
-      expect(solve(problem, { iterations: 10 }).activities).not.toEqual([])
-      return { watch: phase.watch!, least: Math.min(...problem.cooks.map((c) => c.attention)) }
-    }
-    expect(grill(undefined).watch).toBe(50)
-    const far = grill(2)
-    expect(far.watch).toBe(far.least)
-    expect(far.watch).toBeGreaterThan(50)
-  })
-
-  it('costs a walk there and back each time somebody sees to it', () => {
-    const grilled = recipeSchema.parse({
+  /** A dish of one step on an outdoor grill, as far away as `walk` minutes. */
+  const outside = (work: 'grill' | 'fry', walk: number | undefined) => {
+    const dish = recipeSchema.parse({
       ...byId('soda-bread'),
-      id: 'grilled',
+      id: 'skewers',
       keeps: [],
       steps: [
         {
           id: 'grill',
-          do: 'Grill the peppers',
-          work: 'fry',
+          do: 'Grill the skewers',
+          work,
           ways: [{ id: 'out', minutes: [10, 10, 12], on: [{ kind: 'outdoor-grill' }] }],
         },
       ],
     })
-    const length = (walk: number | undefined) => {
-      const kitchen = {
-        ...demoKitchen,
-        stations: [
-          ...demoKitchen.stations,
-          {
-            id: 'out',
-            name: 'Outdoor grill',
-            zone: 'appliance' as const,
-            kind: 'outdoor-grill',
-            capacity: 1,
-            tags: [],
-            outOfUse: false,
-            ...(walk === undefined ? {} : { walk }),
-          },
-        ],
-      }
-      const reading = compileSession({
-        session: {
-          ...demoSession,
-          evenings: undefined,
-          dishes: [{ recipe: 'grilled', batches: 1 }],
-        },
-        kitchen,
-        recipes: [...demoRecipes, grilled],
-      })
-      if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-      return solve(reading.value.problem, { iterations: 5 }).makespan
+    const station = {
+      id: 'out',
+      name: 'Outdoor grill',
+      zone: 'appliance' as const,
+      kind: 'outdoor-grill',
+      capacity: 1,
+      tags: [],
+      outOfUse: false,
+      ...(walk === undefined ? {} : { walk }),
     }
+    const reading = compileSession({
+      session: { ...demoSession, evenings: undefined, dishes: [{ recipe: 'skewers', batches: 1 }] },
+      kitchen: { ...demoKitchen, stations: [...demoKitchen.stations, station] },
+      recipes: [...demoRecipes, dish],
+    })
+    if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+    const { problem } = reading.value
+    const plan = solve(problem, { iterations: 10 })
+    expect(checkPlan(problem, plan).map(breachText)).toEqual([])
+    const { phases } = problem.activities.find((a) => a.id === 'skewers.grill')!.modes[0]!
+    return { problem, phases, makespan: plan.makespan }
+  }
+
+  it('costs a walk there and back each time somebody sees to it', () => {
+    const length = (walk: number | undefined) => outside('fry', walk).makespan
     expect(length(2) - length(undefined)).toBe(2 * 2 * 60)
+  })
+
+  it('has whoever minds it stay there, with eyes for nothing else', () => {
+    const watchOf = ({ phases }: ReturnType<typeof outside>) => phases.find((p) => p.watch)!.watch!
+    expect(watchOf(outside('grill', undefined))).toBe(50)
+    const far = outside('grill', 2)
+    const least = Math.min(...far.problem.cooks.map((c) => c.attention))
+    expect(watchOf(far)).toBe(least)
+    expect(least).toBeGreaterThan(50)
   })
 })
 
