@@ -9,7 +9,7 @@ import { buildModel } from './buildModel'
 import { changesFrom } from './changes'
 import { Construction } from './construction'
 import { copyGenes, emptyGenes, followBody, takeDown, type Genes } from './genes'
-import { NEVER, type Model } from './model'
+import { isOver, NEVER, type Model } from './model'
 import { compareObjectives, lateness, valuesOfBody, valuesOfSchedule } from './objective'
 import { Moves } from './moves'
 import { contradiction, proveBound } from './prove'
@@ -26,6 +26,8 @@ const LATE = 50
 const POLISH = 1000
 /** Decodes without a plan after which it is seen whether there can be one. */
 const FIRST = 3
+/** Schedules that are put together before learning helps to go on with what has begun. */
+const STUCK = 16
 /** Decodes, or attempts to place something, after the priority rules and before learning. */
 const WARM_UP = 150
 const WARM_UP_WORK = 100_000
@@ -192,11 +194,13 @@ export class Search {
     const { activities, problem } = this.model
     if (problem.objective[0] !== 'makespan' || !activities.length) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
-    const decodes = this.iterations - this.construction.length
     const stuck = this.model.facts !== undefined && this.currentEnergy === Infinity
+    const { length } = this.construction
+    const decodes = this.iterations - (stuck ? Math.min(length, STUCK) : length)
     const warm =
       decodes > (stuck ? 5 : WARM_UP) || (decodes > 0 && this.schedule.work > WARM_UP_WORK)
-    if (!this.learner && this.expired(BUILD_MS * activities.length ** 2)) return false
+    const open = activities.filter((a) => !isOver(a)).length
+    if (!this.learner && this.expired(BUILD_MS * open ** 2)) return false
     // Both in turn while both pay: a lesson takes about as long as so many decodes.
     return warm && this.iterations % (this.idle > IDLE ? 2 : 8) === 0
   }

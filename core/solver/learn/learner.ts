@@ -30,7 +30,10 @@ const EXPLORE = [0, 0.05, 0.2, 0.4]
  * While there is no plan, how long a first one may be, in bounds, in turn: without any limit an order
  * that cannot be pushes everything later by seconds until the end of time.
  */
-const FIRST = [1.5, 2.5, 6, Infinity]
+const FIRST = [1.5, 2.5, 6, 12]
+/** How often none is set, which alone can prove that there is no plan: in small sessions and large. */
+const UNLIMITED = [4, 32]
+const SMALL = 60
 
 /** How often a solution that breaks a rule is mended, and conflicts for each time. */
 const MENDS = 6
@@ -156,12 +159,18 @@ export class Learner {
         ? share > 0
           ? this.below(1 + gap * share)
           : undefined
-        : this.within(FIRST[this.first++ % FIRST.length]!)
+        : this.firstTarget()
     const outcome = this.search(target, [], conflicts)
     const better = outcome === 'solution' ? this.solution() : undefined
     this.session.engine.backtrack(0)
     if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.lo(makespan))
     return better
+  }
+
+  private firstTarget(): Held[number] | undefined {
+    const often = UNLIMITED[this.model.activities.length > SMALL ? 1 : 0]!
+    const turn = this.first++
+    return turn % often === often - 1 ? undefined : this.within(FIRST[turn % FIRST.length]!)
   }
 
   /** That it is no longer than so many times the bound. */
