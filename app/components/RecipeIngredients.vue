@@ -4,6 +4,7 @@ import type { Reading } from '~~/core/reading'
 import {
   cookedGrams,
   ingredientLine,
+  isFish,
   isMeat,
   servingsPerKilo,
   thawHours,
@@ -49,10 +50,7 @@ function about(i: Recipe['ingredients'][number]) {
     /\b(?:bone|shanks?|legs?|thighs?|ribs?|whole|hock|drumsticks?)\b/i.test(i.item),
   )
   const [least, most] = [heads.least, heads.most].map((h) => Math.max(1, Math.round(h * kg)))
-  const cooked = cookedGrams(
-    1000 * kg,
-    /\b(?:fish|salmon|cod|haddock|trout|mackerel|prawns?)\b/i.test(i.item),
-  )
+  const cooked = cookedGrams(1000 * kg, isFish(i.item))
   return {
     text: `frozen: ${thaw.least}–${thaw.most} h in the fridge, or ${quick.least}–${quick.most} h in cold water; enough for ${least === most ? least : `${least}–${most}`}; ${cooked.least}–${cooked.most} g when cooked`,
     source: `${thaw.source}; ${quick.source}; ${heads.source}; ${cooked.source}`,

@@ -26,6 +26,8 @@ function enter() {
   focused = true
   before = text.value
 }
+/** What is pasted may have line breaks; the value is one line. */
+const commitLine = (typed: string) => emit('commit', typed.replace(/\s+/g, ' ').trim())
 function leave() {
   focused = false
   if (text.value === before) text.value = shown()
@@ -40,7 +42,7 @@ function leave() {
     @focus="enter"
     @blur="leave"
     @keydown.enter.prevent="($event.target as HTMLTextAreaElement).blur()"
-    @change="emit('commit', ($event.target as HTMLTextAreaElement).value)"
+    @change="commitLine(($event.target as HTMLTextAreaElement).value)"
   ></textarea>
   <input
     v-else

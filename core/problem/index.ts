@@ -11,6 +11,7 @@ export {
 } from './progress'
 export { readProblem } from './read'
 export {
+  objectiveName,
   problemSchema,
   type Activity,
   type Choice,

@@ -46,5 +46,5 @@ export {
   type Step,
   type Way,
 } from './schema'
-export { allergensIn, isMeat, readRecipeText } from './text'
+export { allergensIn, isFish, isMeat, readRecipeText } from './text'
 export { HANDLING_ATTENTION, lawOf, WORK_KINDS, type WorkKind, type WorkLaw } from './work'

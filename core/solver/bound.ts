@@ -53,7 +53,8 @@ export function lowerBound(model: Model): Bound | undefined {
       return leastOf(options.map((s) => members(s).flatMap((a) => measure(a, s))))
     }),
   ]
-  const washing = washWork(model, stationGroups(model), (i) =>
+  const groups = stationGroups(model)
+  const washing = washWork(model, groups, (i) =>
     base.present[i] && !model.activities[i]!.aside ? Math.max(0, base.tail[2 * i]!) : undefined,
   )
   for (const group of cookGroups(model)) {
@@ -64,7 +65,7 @@ export function lowerBound(model: Model): Bound | undefined {
     const value = packed(work, (from, to) => handsFree(model, group, from, to))
     offer({ value, kind: 'hands', because: group.map((c) => model.problem.cooks[c]!.id) })
   }
-  for (const group of stationGroups(model)) {
+  for (const group of groups) {
     const size = group.reduce((sum, s) => sum + model.stations[s]!.capacity, 0)
     const inGroup = new Set(group)
     const work = [
@@ -74,7 +75,7 @@ export function lowerBound(model: Model): Bound | undefined {
     const value = packed(work, (from, to) => Math.max(0, to - from) * size)
     offer({ value, kind: 'station', because: group.map((s) => model.problem.stations[s]!.id) })
   }
-  for (const group of stationGroups(model)) {
+  for (const group of groups) {
     const value = ovenLoad(model, group, (a) =>
       base.present[a.index] && !a.aside
         ? { head: base.at[2 * a.index]!, tail: base.tail[2 * a.index + 1]! }

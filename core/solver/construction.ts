@@ -1,5 +1,6 @@
 import { forget, type Genes } from './genes'
 import { NEVER, type Model } from './model'
+import { dishOf, otherMode } from './moves'
 import { below, type Random } from './random'
 import { priorityRules, type PriorityRule } from './rules'
 
@@ -124,25 +125,19 @@ export class Construction {
     candidate.spare = best.spare
     candidate.urgency = best.urgency
     const n = best.priority.length
-    const { activities } = model.problem
     const amp = this.span * (0.02 + 0.3 * random() * random())
     const dice = random()
     if (dice < 0.15 && possible.length) {
       const c = below(random, possible.length)
       candidate.option[c] = possible[c]![below(random, possible[c]!.length)] ?? 0
     } else if (dice < 0.25) {
-      const i = below(random, n)
-      const { modes } = model.activities[i]!
-      candidate.mode[i] = modes.length < 2 ? -1 : below(random, modes.length + 1) - 1
+      otherMode(model, random, candidate, below(random, n))
     }
     if (dice < 0.1) return
     for (let r = 1 + below(random, 3); r > 0; r--) {
       const by = (random() - 0.5) * amp
       const i = below(random, n)
-      const { dish } = activities[i]!
-      if (dish !== undefined && random() < 0.5) {
-        for (let j = 0; j < n; j++) if (activities[j]!.dish === dish) candidate.priority[j]! += by
-      } else candidate.priority[i]! += by
+      for (const j of random() < 0.5 ? dishOf(model, i) : [i]) candidate.priority[j]! += by
     }
   }
 

@@ -28,7 +28,8 @@ export class Moves {
     for (let m = 0; m < moves; m++) {
       const dice = random()
       if (dice < 0.12 && model.choices.length) this.otherOption(candidate, current)
-      else if (dice < 0.24) this.otherMode(candidate, below(random, model.activities.length))
+      else if (dice < 0.24)
+        otherMode(model, random, candidate, below(random, model.activities.length))
       else if (dice < 0.4) this.shiftDish(candidate, length)
       else if (dice < 0.41) candidate.spare = !candidate.spare
       else if (dice < 0.43) candidate.urgency = [0, 120, 300, 1200, NEVER][below(random, 5)]!
@@ -54,7 +55,7 @@ export class Moves {
         if (i >= 0 && random() < 0.5) this.placeDish(candidate, i, length)
       } else {
         const i = below(random, model.activities.length)
-        if (dice < 0.75) this.otherMode(candidate, i)
+        if (dice < 0.75) otherMode(model, random, candidate, i)
         this.placeDish(candidate, i, length)
       }
     }
@@ -100,11 +101,6 @@ export class Moves {
     return left
   }
 
-  private otherMode(candidate: Genes, i: number): void {
-    const { modes } = this.model.activities[i]!
-    candidate.mode[i] = modes.length < 2 ? -1 : below(this.random, modes.length + 1) - 1
-  }
-
   private shiftOne(candidate: Genes, length: number): void {
     const { model, random } = this
     const i = below(random, model.activities.length)
@@ -117,14 +113,14 @@ export class Moves {
 
   private shiftDish(candidate: Genes, length: number): void {
     const by = this.drift(length)
-    for (const i of this.dishOf(below(this.random, this.model.activities.length)))
+    for (const i of dishOf(this.model, below(this.random, this.model.activities.length)))
       candidate.priority[i]! += by
   }
 
   /** Moves a whole dish to any time, rather an early one. */
   private placeDish(candidate: Genes, i: number, length: number): void {
     const { random } = this
-    const dish = this.dishOf(i)
+    const dish = dishOf(this.model, i)
     const first = Math.min(...dish.map((j) => candidate.priority[j]!))
     const by = random() * random() * length - first
     for (const j of dish) {
@@ -133,15 +129,22 @@ export class Moves {
     }
   }
 
-  private dishOf(i: number): number[] {
-    const { activities } = this.model.problem
-    const { dish } = activities[i]!
-    return dish === undefined ? [i] : activities.flatMap((a, j) => (a.dish === dish ? [j] : []))
-  }
-
   private drift(length: number): number {
     return (this.random() - 0.5) * (0.05 + 0.5 * this.random()) * length
   }
+}
+
+/** Another way to do a step, or whichever ends first. */
+export function otherMode(model: Model, random: Random, genes: Genes, i: number): void {
+  const { modes } = model.activities[i]!
+  genes.mode[i] = modes.length < 2 ? -1 : below(random, modes.length + 1) - 1
+}
+
+/** All steps of the dish that a step belongs to. */
+export function dishOf(model: Model, i: number): number[] {
+  const { activities } = model.problem
+  const { dish } = activities[i]!
+  return dish === undefined ? [i] : activities.flatMap((a, j) => (a.dish === dish ? [j] : []))
 }
 
 /** Seconds to the latest end that counts, at least a minute. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { everyFeature } from '../../bench/everyFeature'
-import type { ObjectiveName, Problem } from '../problem'
+import { objectiveName, type Problem } from '../problem'
 import { randomProblem } from '../testing/randomProblem'
 import { buildModel } from './buildModel'
 import { planBody } from './emit'
@@ -9,14 +9,7 @@ import { emptyGenes } from './genes'
 import { compareObjectives, valuesOfBody, valuesOfSchedule } from './objective'
 import { Schedule } from './schedule'
 
-const ALL: ObjectiveName[] = [
-  'makespan',
-  'handsFree',
-  'handsSpread',
-  'cost',
-  'heatChanges',
-  'lateStart',
-]
+const ALL = objectiveName.options
 
 /** Both ways to count the values of a schedule put together from any genes; undefined: none. */
 function bothWays(problem: Problem, seed: number) {

@@ -116,6 +116,24 @@ test('what is doubtful is marked and can be confirmed; wrong input is explained 
   await expect(page.getByTestId('step-slice')).toContainText('8 min')
 })
 
+test('an ingredient is edited in place, on one line however it was pasted, or refused', async ({
+  page,
+}) => {
+  await page.goto('/recipes')
+  await paste(page, SOUP)
+  const leeks = page.getByLabel('Ingredient: leeks')
+  await leeks.fill('600 g leeks,\nsliced (optional); or onions')
+  await leeks.press('Enter')
+  await expect(leeks).toHaveValue('600 g leeks, sliced (optional); or onions')
+  await page.reload()
+  await expect(leeks).toHaveValue('600 g leeks, sliced (optional); or onions')
+  await leeks.fill('-3 g leeks')
+  await leeks.press('Enter')
+  await expect(page.getByRole('alert').filter({ visible: true })).toContainText('negative')
+  await page.reload()
+  await expect(leeks).toHaveValue('600 g leeks, sliced (optional); or onions')
+})
+
 test('a roast is timed by its weight, with where the figure comes from', async ({ page }) => {
   await page.goto('/recipes')
   await paste(

@@ -39,6 +39,12 @@ export function equipmentIn(text: string): string[] {
   return [...new Set(own)]
 }
 
+/** In the air fryer that was heated before, where the words say so and no pan is spoken of. */
+export const inFryer = (text: string, named: readonly string[], where: Whereabouts) =>
+  where.fryer !== undefined &&
+  !named.some((k) => ON_HOB.has(k)) &&
+  /\bbasket\b|\bsingle layer\b|\bshak(?:e|ing)\b/i.test(text)
+
 /** `the pan`, `the same pot`: a vessel without saying which kind. */
 export const namesPan = (text: string) =>
   /\bpans?\b/.test(
@@ -94,7 +100,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       if (
         all.has('air-fryer') ||
         (where.vessel === 'air-fryer' && !all.has('oven')) ||
-        (where.fryer !== undefined && /\bbasket\b|\bsingle layer\b|\bshak(?:e|ing)\b/.test(lower))
+        inFryer(text, named, where)
       ) {
         need('air-fryer')
         break

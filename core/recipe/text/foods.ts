@@ -15,9 +15,10 @@ export const isRaw = (text: string) => isMeat(text) || EGG.test(asBought(text))
 
 /** Only meat and fish: what is browned, rubbed and shaped. */
 export function isMeat(text: string): boolean {
-  const line = asBought(text)
-  return MEAT.test(line) || FISH.test(line)
+  return MEAT.test(asBought(text)) || isFish(text)
 }
+
+export const isFish = (text: string) => FISH.test(asBought(text))
 
 export const isLiquid = (text: string) =>
   /\b(?:stock|broth|water|wine|milk|cream|coconut milk|passata|tinned tomatoes|chopped tomatoes|tomatoes|cider|beer|ale|stout|juice|sauce|syrup|bouillon)\b/i.test(

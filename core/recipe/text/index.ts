@@ -1,2 +1,2 @@
-export { allergensIn, isMeat } from './foods'
+export { allergensIn, isFish, isMeat } from './foods'
 export { readRecipeText } from './readText'

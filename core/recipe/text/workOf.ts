@@ -1,9 +1,9 @@
 import type { WorkKind } from '../work'
 import { durationsIn } from './durations'
-import type { Whereabouts } from './equipment'
+import { inFryer, type Whereabouts } from './equipment'
 import { isBoiled, isMeat } from './foods'
 import { ON_HEAT, type Group } from './groups'
-import { ON_HOB, VESSELS } from './lexicon'
+import { VESSELS } from './lexicon'
 import { plain } from './plain'
 import { temperaturesIn } from './temperatures'
 
@@ -125,7 +125,7 @@ function cookedHow(
     named.includes(kind) || (where.vessel === kind && !named.some((k) => VESSELS.has(k)))
   if (at('slow-cooker')) return 'slow'
   if (at('pressure-cooker') && !where.opened) return 'pressure'
-  if (at('air-fryer') || fried(text, where, named)) return 'bake'
+  if (at('air-fryer') || inFryer(text, named, where)) return 'bake'
   if (at('rice-cooker')) return 'simmer'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
@@ -165,12 +165,6 @@ const goesOnBy = (text: string, where: Whereabouts, timed: number) =>
 /** `Give it 20 minutes longer`. */
 const LONGER =
   /\b(?:give|leave) (?:it|them) (?:for )?(?:another |a further )?\d[^,;.]*\b(?:longer|more|minutes)\b/
-
-/** In the air fryer that was heated before, where the words say so and no pan is spoken of. */
-export const fried = (text: string, where: Whereabouts, named: readonly string[]) =>
-  where.fryer !== undefined &&
-  !named.some((k) => ON_HOB.has(k)) &&
-  /\bbasket\b|\bsingle layer\b|\bshak(?:e|ing)\b/.test(text.toLowerCase())
 
 /** Put into a cooker or the fridge for so long: that is the work, not the putting. */
 function putHow(
