@@ -93,6 +93,7 @@ const FILES = {
       <h1>
         <TypedField
           class="title display"
+          long
           :value="recipe.name"
           aria-label="Name of the recipe"
           :aria-invalid="!!errors.name"

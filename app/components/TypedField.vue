@@ -56,6 +56,7 @@ function leave() {
 <style scoped>
 textarea {
   field-sizing: content;
+  vertical-align: top;
   resize: none;
 }
 </style>
