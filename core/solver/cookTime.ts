@@ -136,7 +136,7 @@ export class CookTime {
   }
 
   /** All that overlaps [from, to), summed: an upper limit of the load at any instant of it. */
-  private loadWithin(from: number, to: number): number {
+  loadWithin(from: number, to: number): number {
     const { loads } = this
     let sum = 0
     for (let i = this.firstReaching(from); i < loads.length; i++) {

@@ -29,7 +29,7 @@ export interface Genes {
   shift: number
   /** A waiting activity whose window is at most this wide, in seconds, goes before all others. */
   urgency: number
-  /** Where several cooks could begin at once: whoever nobody else depends on, or as listed. */
+  /** Where several cooks could begin at once: whoever can best be spared, or as listed. */
   spare: boolean
   /** Starts and ends in the schedule they were taken from; -1: absent. */
   at: Int32Array

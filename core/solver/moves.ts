@@ -1,4 +1,4 @@
-import { copyGenes, forgetWishes, type Genes } from './genes'
+import { copyGenes, forgetWishes, WISHES, type Genes } from './genes'
 import { NEVER, type Model } from './model'
 import { below, type Random } from './random'
 
@@ -33,6 +33,7 @@ export class Moves {
       else if (dice < 0.4) this.shiftDish(candidate, length)
       else if (dice < 0.41) candidate.spare = !candidate.spare
       else if (dice < 0.43) candidate.urgency = [0, 120, 300, 1200, NEVER][below(random, 5)]!
+      else if (dice < 0.53) this.otherStation(candidate)
       else this.shiftOne(candidate, length)
     }
     if (random() < ANEW) {
@@ -59,6 +60,18 @@ export class Moves {
         this.placeDish(candidate, i, length)
       }
     }
+  }
+
+  /** Another station that would rather serve one of a step's needs. */
+  private otherStation(candidate: Genes): void {
+    const { model, random } = this
+    const i = below(random, model.activities.length)
+    const mode = model.activities[i]!.modes[Math.max(0, candidate.mode[i]!)]
+    if (!mode || !mode.needs.length) return
+    const k = below(random, mode.needs.length)
+    const { stations } = mode.needs[k]!
+    if (k < WISHES && stations.length > 1)
+      candidate.seat[WISHES * i + k] = stations[below(random, stations.length)]!
   }
 
   private squeeze(candidate: Genes, current: Genes, length: number): void {

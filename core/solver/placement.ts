@@ -1,3 +1,4 @@
+import { CookChoice } from './cookChoice'
 import { WISHES } from './genes'
 import { NEVER, type MActivity, type MHold, type MMode, type MNeed, type MPhase } from './model'
 import type { PlacedPhase, Schedule } from './schedule'
@@ -31,21 +32,18 @@ export class Placement {
   private readonly closing: MHold[][]
   private again = NEVER
   private probing = false
+  /** When the next of the ovens that had no room for the last start tried has some. */
+  private otherOven = NEVER
   /** How far the last start tried was from meeting the lags around it. */
   private clashBy = NEVER
   private cook = -1
 
   private readonly washing: Washing
-  /** Seconds of hands that nobody but this cook may do. */
-  private readonly needed: Float64Array
+  private readonly choice: CookChoice
 
   constructor(private readonly schedule: Schedule) {
     this.washing = new Washing(schedule)
-    this.needed = new Float64Array(schedule.model.cooks.length)
-    for (const { modes } of schedule.model.activities)
-      for (const { phases } of modes.slice(0, 1))
-        for (const p of phases)
-          if (p.hands && p.cooks.length === 1) this.needed[p.cooks[0]!]! += p.min
+    this.choice = new CookChoice(schedule.model, schedule.cooks)
     const { activities, holds } = schedule.model
     this.opening = activities.map((a) => holds.filter((h) => h.from === a.index))
     this.closing = activities.map((a) => holds.filter((h) => h.to === a.index))
@@ -110,10 +108,16 @@ export class Placement {
     const { windows } = schedule
     const i = activity.index
     picks.length = 0
+    this.otherOven = NEVER
     const { seat } = schedule.genes
     for (let k = 0; k < mode.needs.length; k++) {
       const wish = k < WISHES ? seat[WISHES * i + k]! : -1
-      const pick = this.takeStation(mode.needs[k]!, s, s + mode.min, s + mode.min, wish)
+      const need = mode.needs[k]!
+      const end = s + mode.min
+      const pick =
+        mode.heats && need.stations.length > 1 && mode.phases.some((p) => p.heat?.need === k)
+          ? this.takeOven(mode, k, s, wish)
+          : this.takeStation(need, s, end, end, wish)
       if (!pick) return this.again
       picks.push(pick)
     }
@@ -125,7 +129,8 @@ export class Placement {
       opened.push([hold, pick])
     }
     const phases = this.takePhases(activity, mode, s)
-    if (phases !== DONE) return phases
+    // Another oven may have room before this one has the heat.
+    if (phases !== DONE) return phases === LATE ? LATE : Math.min(phases, this.otherOven)
     const end = this.run[mode.phases.length - 1]!.to
     if (this.probing) return DONE
     if (end > windows.hi[2 * i + 1]!) {
@@ -294,6 +299,37 @@ export class Placement {
     return undefined
   }
 
+  /** Of the ovens with room from `s` on, the one that has the heat first. */
+  private takeOven(mode: MMode, k: number, s: number, wish: number): Pick | undefined {
+    const { stations, ovens } = this.schedule
+    const need = mode.needs[k]!
+    let at = s
+    let heated = 0
+    while (mode.phases[heated]!.heat?.need !== k) at += mode.phases[heated++]!.min
+    const { min } = mode.phases[heated]!
+    const { lo, hi, method } = mode.phases[heated]!.heat!
+    let best = -1
+    let soonest = NEVER
+    for (const station of need.stations) {
+      const time = stations[station]!
+      const room = time.room(s, need.amount, need.contents)
+      if (!room || time.until < s + mode.min) {
+        this.otherOven = Math.min(this.otherOven, room ? Math.max(s + 1, time.until) : time.again)
+        continue
+      }
+      const hot = ovens[station]!.slot(at, soonest, min, lo, hi, method)
+      if (hot < soonest || (hot === soonest && station === wish)) {
+        soonest = hot
+        best = station
+      }
+    }
+    if (best < 0) {
+      this.again = this.otherOven
+      return undefined
+    }
+    return this.takeStation(need, s, s + mode.min, s + mode.min, best)
+  }
+
   private takeHold(hold: MHold, s: number, min: number): Pick | undefined {
     const { schedule } = this
     const wish = schedule.genes.seat[WISHES * schedule.present.length + hold.index]!
@@ -341,7 +377,9 @@ export class Placement {
       const previous = k > 0 ? phases[k - 1]! : undefined
       const latest = previous ? Math.min(NEVER, run[k - 1]!.from + previous.max) : s
       const wish = k < WISHES ? schedule.genes.cook[WISHES * activity.index + k]! : -1
-      const rather = wish >= 0 || k === 0 ? wish : run[k - 1]!.cook
+      // Whoever has begun a step goes on with it; watching may rather be for somebody else.
+      const same = k > 0 && (first > 0 || !phase.watch) ? run[k - 1]!.cook : -1
+      const rather = wish >= 0 ? wish : same
       const at = this.slot(activity, phase, t, latest, seconds, rather)
       if (at > latest) return at >= NEVER ? NEVER : s + at - latest
       const cook = this.cook
@@ -401,7 +439,6 @@ export class Placement {
     const { schedule } = this
     this.cook = -1
     const { heat } = phase
-    const { needed } = this
     const { spare } = schedule.genes
     const oven = heat ? schedule.ovens[this.picks[heat.need]!.station.station.index] : undefined
     for (;;) {
@@ -410,6 +447,7 @@ export class Placement {
       if (t > latest) return t
       if (!phase.hands && !phase.watch) return t
       let best = NEVER
+      let least = Infinity
       for (const c of phase.cooks) {
         const limit = Math.min(latest, best)
         const at = schedule.cooks[c]!.slot(
@@ -420,13 +458,11 @@ export class Placement {
           phase.hands,
           activity.hygiene,
         )
-        if (
-          at < best ||
-          (at === best &&
-            (c === preferred ||
-              (spare && this.cook !== preferred && needed[c]! < needed[this.cook]!)))
-        ) {
+        if (at > best) continue
+        const cost = spare || phase.watch ? this.choice.cost(c, phase, at, seconds) : 0
+        if (at < best || c === preferred || (this.cook !== preferred && cost < least)) {
           best = at
+          least = cost
           this.cook = c
         }
       }
