@@ -27,8 +27,8 @@ it.each([0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9])(
   },
 )
 
-const halfDone = (late: number) => {
-  const now = Math.ceil(plan.makespan / 2)
+const underWay = (share: number, late: number) => {
+  const now = Math.ceil(plan.makespan * share)
   const progress = progressAt(problem, plan, now)
   const reading = readProblem({ ...problem, progress: { ...progress, now: now + late } })
   if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
@@ -36,14 +36,14 @@ const halfDone = (late: number) => {
 }
 
 it('keeps to the earlier plan where all went as planned', () => {
-  const run = startSolving(halfDone(0), { iterations: 1, previous: plan })
+  const run = startSolving(underWay(0.5, 0), { iterations: 1, previous: plan })
   while (run.advance(Infinity));
   expect(run.plan().makespan).toBe(plan.makespan)
   expect(run.stability()).toEqual({ kept: plan.makespan, changes: 0 })
 })
 
 it('says what keeping to it costs where everything stood still for ten minutes', () => {
-  const late = halfDone(600)
+  const late = underWay(0.4, 600)
   const run = startSolving(late, { iterations: 400, previous: plan })
   while (run.advance(Infinity));
   const best = run.plan()

@@ -1,5 +1,5 @@
-import { forget, type Genes } from './genes'
-import { NEVER, type Model } from './model'
+import { forget, WISHES, type Genes } from './genes'
+import { isOver, NEVER, type Model } from './model'
 import { dishOf, otherMode } from './moves'
 import { below, type Random } from './random'
 import { priorityRules, type PriorityRule } from './rules'
@@ -15,14 +15,16 @@ const KEEP_OPTIONS = 0.7
 const LARGE = 160
 const SHAKEN = 900
 /**
- * Above so many steps the second round of rules gives work to whoever nobody else depends on (two
- * seeds of seven sessions of 18 dishes: 10.1 to 8.3 % above the best known at 1 s, 3.7 to 2.8 % at
- * 5 s; with 9 dishes 2.3 to 3.2 % at 1 s, so not there).
+ * Up to so many steps the first round of rules gives work to whoever can best be spared and the
+ * second to the cooks as listed; above, the other way round (measured: 24 sessions of 9 dishes and
+ * 12 of 18, two seeds each, after 10 to 1000 schedules).
  */
 const MIDDLE = 80
 /** How likely a sample leaves the usual options, and then each of them. */
 const OTHER_OPTIONS = 0.6
 const OTHER_OPTION = 0.3
+/** Seconds that something under way may go on longer so that something else can follow in time. */
+const LONGER = 600
 const URGENCIES = [1200, NEVER, 300, 0]
 
 /** What gave the best schedule so far. */
@@ -50,6 +52,8 @@ export class Construction {
   private readonly tried: Float64Array
   private best: Best | undefined
   private readonly shaken: number
+  /** Whether the rules are tried with the cooks as listed first, and with the spare ones then. */
+  private readonly listedFirst: boolean
   private readonly span: number
 
   constructor(
@@ -64,6 +68,7 @@ export class Construction {
       options.length > 1 ? options.map((o): [number, number] => [c, o]) : [],
     )
     this.shaken = model.activities.length > LARGE ? SHAKEN : 0
+    this.listedFirst = model.activities.length > MIDDLE
     this.length = 2 * this.rules.length + this.trials.length + this.shaken
     this.tried = new Float64Array(model.activities.length)
   }
@@ -76,7 +81,7 @@ export class Construction {
     if (k < rules.length) {
       candidate.priority.set(rules[k]!(random))
       candidate.urgency = NEVER
-      candidate.spare = false
+      candidate.spare = !this.listedFirst
       // Where these options do not come out, others may.
       if (best || k % 2 === 0) candidate.option.set(this.balanced)
       else this.anyOptions(candidate)
@@ -93,12 +98,34 @@ export class Construction {
       else this.shake(candidate, best)
     } else {
       candidate.priority.set(rules[k % rules.length]!(random))
-      candidate.spare = this.model.activities.length > MIDDLE
+      candidate.spare = this.listedFirst
       candidate.urgency = URGENCIES[Math.floor(k / rules.length) % URGENCIES.length]!
       if (best && random() < KEEP_OPTIONS) candidate.option.set(current.option)
       else this.anyOptions(candidate)
     }
+    if (k > 0 && !best) this.otherFacts(candidate)
     this.tried.set(candidate.priority)
+  }
+
+  /**
+   * While nothing comes out: what is under way, which goes before all else, a little longer or in
+   * other hands, so that they are free for what cannot wait.
+   */
+  private otherFacts(candidate: Genes): void {
+    const { model, random } = this
+    for (const a of model.activities) {
+      if (!a.fact || isOver(a)) continue
+      const { phases } = a.modes[0]!
+      phases.forEach(({ cooks }, k) => {
+        if (k < WISHES && cooks.length > 1)
+          candidate.cook[WISHES * a.index + k] = cooks[below(random, cooks.length)]!
+      })
+      if (random() < 0.8) continue
+      const now = model.facts!.now
+      const least = Math.max(now, a.fact.start + a.min)
+      const most = Math.min(least + LONGER, a.fact.start + a.max)
+      candidate.floor[2 * a.index + 1] = least + below(random, Math.max(1, most - least))
+    }
   }
 
   /** A classic rule, every priority a little off, and perhaps other options. */

@@ -124,15 +124,16 @@ export class Schedule {
       const culprit = this.placement.culprit
       if (rollbacks-- === 0) return false
       const fact = culprit < 0 ? undefined : this.model.activities[culprit]!.fact
-      if (fact?.end === null) {
-        // It has begun and cannot be moved, but it may go on a little longer.
-        this.minEnd[culprit] = this.end[culprit]! + Math.max(1, this.placement.lateBy)
-        if (!this.begin(genes)) return false
-        continue
-      }
       if (culprit < 0 || fact || !this.placed[culprit]) {
-        // What set the limit lies behind: then this goes before all that was placed so far.
         if (!this.model.facts) return false
+        // What set the limit lies behind: then this goes before all that was placed so far.
+        const first = !this.urgent[next] && this.stack.length > 0
+        if (fact?.end === null && !first) {
+          // It has begun and cannot be moved, but it may go on a little longer.
+          this.minEnd[culprit] = this.end[culprit]! + Math.max(1, this.placement.lateBy)
+          if (!this.begin(genes)) return false
+          continue
+        }
         if (!this.stack.length) {
           this.factTurn++
           return false
