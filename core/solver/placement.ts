@@ -1,21 +1,14 @@
 import { CookChoice } from './cookChoice'
 import { WISHES } from './genes'
-import { NEVER, type MActivity, type MHold, type MMode, type MNeed, type MPhase } from './model'
+import { NEVER, type MActivity, type MHold, type MMode, type MPhase } from './model'
 import type { PlacedPhase, Schedule } from './schedule'
-import type { Occupation, StationTime } from './stationTime'
-import { WASHED, Washing } from './washing'
+import { FINISHED, StationChoice, type Pick } from './stationChoice'
 
 const DONE = -1
 const LATE = -2
 /** Starts tried for one activity before giving up: far above what a real session needs. */
 const TRIES = 400
 const PROBES = 40
-
-interface Pick {
-  station: StationTime
-  occupation: Occupation
-  until: number
-}
 
 /** Finds the earliest start of one activity in a schedule and writes it there. */
 export class Placement {
@@ -30,19 +23,16 @@ export class Placement {
   private readonly floors: number[] = []
   private readonly opening: MHold[][]
   private readonly closing: MHold[][]
-  private again = NEVER
   private probing = false
-  /** When the next of the ovens that had no room for the last start tried has some. */
-  private otherOven = NEVER
   /** How far the last start tried was from meeting the lags around it. */
   private clashBy = NEVER
   private cook = -1
 
-  private readonly washing: Washing
+  private readonly stations: StationChoice
   private readonly choice: CookChoice
 
   constructor(private readonly schedule: Schedule) {
-    this.washing = new Washing(schedule)
+    this.stations = new StationChoice(schedule)
     this.choice = new CookChoice(schedule.model, schedule.cooks)
     const { activities, holds } = schedule.model
     this.opening = activities.map((a) => holds.filter((h) => h.from === a.index))
@@ -108,7 +98,7 @@ export class Placement {
     const { windows } = schedule
     const i = activity.index
     picks.length = 0
-    this.otherOven = NEVER
+    this.stations.otherOven = NEVER
     const { seat } = schedule.genes
     for (let k = 0; k < mode.needs.length; k++) {
       const wish = k < WISHES ? seat[WISHES * i + k]! : -1
@@ -116,21 +106,21 @@ export class Placement {
       const end = s + mode.min
       const pick =
         mode.heats && need.stations.length > 1 && mode.phases.some((p) => p.heat?.need === k)
-          ? this.takeOven(mode, k, s, wish)
-          : this.takeStation(need, s, end, end, wish)
-      if (!pick) return this.again
+          ? this.stations.takeOven(mode, k, s, wish)
+          : this.stations.take(need, s, end, end, wish)
+      if (!pick) return this.stations.again
       picks.push(pick)
     }
     const opened: [MHold, Pick][] = []
     for (const hold of this.opening[i]!) {
       if (hold.to >= 0 && !schedule.present[hold.to]) continue
-      const pick = this.takeHold(hold, s, mode.min)
-      if (!pick) return this.again
+      const pick = this.stations.takeHold(hold, s, mode.min)
+      if (!pick) return this.stations.again
       opened.push([hold, pick])
     }
     const phases = this.takePhases(activity, mode, s)
     // Another oven may have room before this one has the heat.
-    if (phases !== DONE) return phases === LATE ? LATE : Math.min(phases, this.otherOven)
+    if (phases !== DONE) return phases === LATE ? LATE : Math.min(phases, this.stations.otherOven)
     const end = this.run[mode.phases.length - 1]!.to
     if (this.probing) return DONE
     if (end > windows.hi[2 * i + 1]!) {
@@ -140,8 +130,8 @@ export class Placement {
     }
     for (const pick of picks) {
       if (end > pick.until) return pick.until
-      const again = this.finish(pick.station, pick.occupation, end)
-      if (again !== DONE) return again
+      const again = this.stations.finish(pick.station, pick.occupation, end)
+      if (again !== FINISHED) return again
     }
     for (const [hold, pick] of opened) {
       if (hold.to === i && end > pick.until) return pick.until
@@ -151,8 +141,12 @@ export class Placement {
     for (const hold of this.closing[i]!) {
       const station = schedule.heldBy[hold.index]!
       if (station < 0 || !schedule.present[hold.from] || !this.opened(hold, i)) continue
-      const again = this.finish(schedule.stations[station]!, schedule.heldAs[hold.index]!, end)
-      if (again !== DONE) return again
+      const again = this.stations.finish(
+        schedule.stations[station]!,
+        schedule.heldAs[hold.index]!,
+        end,
+      )
+      if (again !== FINISHED) return again
     }
     if (!windows.fix(i, s, end)) return this.afterClash(i, s)
     for (const [hold, pick] of opened)
@@ -215,7 +209,7 @@ export class Placement {
     }
     const end = run[last]!.to
     for (const pick of use.picks)
-      if (this.finish(pick.station, pick.occupation, end) !== DONE) return false
+      if (this.stations.finish(pick.station, pick.occupation, end) !== FINISHED) return false
     for (const hold of this.closing[i]!)
       if (schedule.heldAs[hold.index] && schedule.heldBy[hold.index]! >= 0)
         schedule.journal.setEnd(schedule.heldAs[hold.index]!, end)
@@ -258,104 +252,6 @@ export class Placement {
       .slice(0, mode.phases.length)
       .map(({ from, to, cook }) => ({ from, to, cook }))
     schedule.served[i] = this.picks.map((p) => p.station.station.index)
-  }
-
-  /**
-   * A station free in [s, least] at least, taken from `s` to `to`, the one wished for if that is
-   * one; else `again` says when.
-   */
-  private takeStation(
-    need: MNeed,
-    s: number,
-    least: number,
-    to: number,
-    wish: number,
-  ): Pick | undefined {
-    this.again = NEVER
-    const { stations } = need
-    const wished = wish < 0 ? -1 : stations.indexOf(wish)
-    for (let k = wished < 0 ? 0 : -1; k < stations.length; k++) {
-      if (k >= 0 && k === wished) continue
-      const station = this.schedule.stations[k < 0 ? wish : stations[k]!]!
-      if (!station.room(s, need.amount, need.contents)) {
-        this.again = Math.min(this.again, station.again)
-        continue
-      }
-      const { until } = station
-      if (until < least) {
-        this.again = Math.min(this.again, Math.max(s + 1, until))
-        continue
-      }
-      if (station.washBefore > 0) {
-        const again = this.washing.between(station, station.washFrom, s, station.washBefore)
-        if (again !== WASHED) {
-          this.again = Math.min(this.again, again)
-          continue
-        }
-      }
-      const occupation = station.occupy(s, Math.min(to, until), need.amount, need.contents)
-      return { station, occupation, until }
-    }
-    return undefined
-  }
-
-  /** Of the ovens with room from `s` on, the one that has the heat first. */
-  private takeOven(mode: MMode, k: number, s: number, wish: number): Pick | undefined {
-    const { stations, ovens } = this.schedule
-    const need = mode.needs[k]!
-    let at = s
-    let heated = 0
-    while (mode.phases[heated]!.heat?.need !== k) at += mode.phases[heated++]!.min
-    const { min } = mode.phases[heated]!
-    const { lo, hi, method } = mode.phases[heated]!.heat!
-    let best = -1
-    let soonest = NEVER
-    for (const station of need.stations) {
-      const time = stations[station]!
-      const room = time.room(s, need.amount, need.contents)
-      if (!room || time.until < s + mode.min) {
-        this.otherOven = Math.min(this.otherOven, room ? Math.max(s + 1, time.until) : time.again)
-        continue
-      }
-      const hot = ovens[station]!.slot(at, soonest, min, lo, hi, method)
-      if (hot < soonest || (hot === soonest && station === wish)) {
-        soonest = hot
-        best = station
-      }
-    }
-    if (best < 0) {
-      this.again = this.otherOven
-      return undefined
-    }
-    return this.takeStation(need, s, s + mode.min, s + mode.min, best)
-  }
-
-  private takeHold(hold: MHold, s: number, min: number): Pick | undefined {
-    const { schedule } = this
-    const wish = schedule.genes.seat[WISHES * schedule.present.length + hold.index]!
-    if (hold.to < 0) return this.takeStation(hold.need, s, NEVER, NEVER, wish)
-    if (hold.to !== hold.from && schedule.isPlaced(hold.to)) {
-      const end = schedule.end[hold.to]!
-      const pick = this.takeStation(hold.need, s, end, end, wish)
-      if (!pick) return undefined
-      const again = this.finish(pick.station, pick.occupation, end)
-      if (again === DONE) return pick
-      this.again = again
-      return undefined
-    }
-    const chain = schedule.windows.lo[2 * hold.to + 1]! - schedule.windows.lo[2 * hold.from]!
-    return this.takeStation(hold.need, s, s + Math.max(min, chain), NEVER, wish)
-  }
-
-  /** Ends an occupation and sees to the washing before what follows it. */
-  private finish(station: StationTime, occupation: Occupation, end: number): number {
-    this.schedule.journal.setEnd(occupation, end)
-    const after = station.station.wash ? station.following(occupation) : undefined
-    if (!after) return DONE
-    const seconds = station.washSeconds(occupation.contents, after.contents)
-    if (seconds === 0 || station.washedBetween(end, after.from, seconds)) return DONE
-    const again = this.washing.between(station, end, after.from, seconds)
-    return again === WASHED ? DONE : after.from
   }
 
   /** Phases from `first` on; those before it stand in `run` already, as facts. */
