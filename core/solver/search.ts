@@ -23,7 +23,7 @@ const STEP = 0.02
 /** A second of lateness weighs as much as this many of the first objective. */
 const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
-const POLISH = 1000
+const POLISH = 2000
 /** Decodes without a plan after which it is seen whether there can be one. */
 const FIRST = 3
 /** Attempts to keep to an earlier plan; each that fails sees to what is under way in another order. */
