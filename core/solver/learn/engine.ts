@@ -395,17 +395,15 @@ export class Engine {
   }
 
   private postClause(codes: Code[]): boolean {
-    if (codes.some((c) => this.isTrue(c))) return true
-    const open = codes.filter((c) => !this.isTrue(negated(c)))
-    if (!open.length) return false
-    if (open.length === 1) {
-      if (!this.isTrue(open[0]!)) this.push(open[0]!, codeValue(open[0]!), -1)
-      return true
+    // One list and no closures: a large session has a hundred thousand of these.
+    const open: number[] = []
+    for (const c of codes) {
+      if (this.isTrue(c)) return true
+      if (!this.isTrue(negated(c))) open.push(c, codeValue(c))
     }
-    this.clauses.add(
-      open.flatMap((c) => [c, codeValue(c)]),
-      false,
-    )
+    if (open.length === 0) return false
+    if (open.length === 2) this.push(open[0]!, open[1]!, -1)
+    else this.clauses.add(open, false)
     return true
   }
 
