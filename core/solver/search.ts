@@ -35,7 +35,7 @@ const STUCK = 16
  * many more decodes, or attempts to place something. (Twelve sessions of 9 dishes at 1 s: 7.6 %
  * above the best known instead of 9.0 %.)
  */
-const SMALL = 80
+const SMALL = 72
 const SOON = 30
 const WARM_UP = 150
 const WARM_UP_WORK = 100_000
