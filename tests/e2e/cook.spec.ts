@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openPlanned } from './support'
+import { openPlanned, stored } from './support'
 
 test('cook three steps, reload in the middle, and go on', async ({ page }) => {
   await openPlanned(page)
@@ -22,22 +22,9 @@ test('cook three steps, reload in the middle, and go on', async ({ page }) => {
   await expect(runa.getByTestId('now')).not.toHaveText(fourth)
   await runa.getByRole('button', { name: /Take back/ }).click()
   await expect(runa.getByTestId('now')).toHaveText(fourth)
-  const log = await page.evaluate(
-    () =>
-      new Promise<{ done: { startedAt: number; endedAt: number }[] }>((resolve, reject) => {
-        const open = indexedDB.open('cadrum')
-        open.onerror = () => reject(open.error)
-        open.onsuccess = () => {
-          const get = open.result
-            .transaction('cooking')
-            .objectStore('cooking')
-            .get('before-lambing')
-          get.onsuccess = () => resolve(get.result as never)
-        }
-      }),
-  )
-  expect(log.done).toHaveLength(3)
-  for (const d of log.done) expect(d.endedAt).toBeGreaterThanOrEqual(d.startedAt)
+  const [log] = await stored<{ done: { startedAt: number; endedAt: number }[] }>(page, 'cooking')
+  expect(log!.done).toHaveLength(3)
+  for (const d of log!.done) expect(d.endedAt).toBeGreaterThanOrEqual(d.startedAt)
 })
 
 test('while cooking the plan is locked, and stopping can be undone', async ({ page }) => {

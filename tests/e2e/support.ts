@@ -50,3 +50,22 @@ export async function cookThese(page: Page, texts: readonly string[]) {
     await expect(page.getByTestId('to-session')).toContainText('take it out')
   }
 }
+
+/** What the browser keeps in one table: a reload at once may come before a change is written. */
+export function stored<T>(page: Page, table: string): Promise<T[]> {
+  return page.evaluate(
+    (name) =>
+      new Promise<never[]>((resolve, reject) => {
+        const open = indexedDB.open('cadrum')
+        open.onerror = () => reject(open.error)
+        open.onsuccess = () => {
+          const all = open.result.transaction(name).objectStore(name).getAll()
+          all.onsuccess = () => {
+            open.result.close()
+            resolve(all.result as never[])
+          }
+        }
+      }),
+    table,
+  )
+}

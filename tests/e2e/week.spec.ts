@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openPlanned, stopPlanning } from './support'
+import { openPlanned, stopPlanning, stored } from './support'
 
 test('what is due finds its dish, a menu is kept, an earlier one is cooked again and undone', async ({
   page,
@@ -91,6 +91,9 @@ test('an oven heats as fast as it does, a grill stands outside, and a house can 
   await walk.fill('2')
   await walk.blur()
   await page.getByLabel(/small children, old or ill people eat along/).check()
+  const cautions = () =>
+    stored<{ rules?: { cautions: string } }>(page, 'kitchens').then(([k]) => k?.rules?.cautions)
+  await expect.poll(cautions).toBe('strict')
   await page.reload()
   await expect(hot).toHaveValue('18')
   await expect(page.getByLabel('Oven has a grill')).not.toBeChecked()
