@@ -1,8 +1,4 @@
 import type { Need, Phase, Problem, Station } from '../core/problem'
-import { everyFeature } from './everyFeature'
-import { jobShop } from './jobShops'
-import { homeSession } from './sessions'
-import { randomProblem } from '../core/testing/randomProblem'
 
 /** Amounts are fractions of a station; the reference counts in whole parts of so much. */
 const PARTS = 1000
@@ -399,22 +395,4 @@ const parts = (amount: number) => Math.round(amount * PARTS)
 function* pairs<T>(items: readonly T[]): Generator<[T, T]> {
   for (let i = 0; i < items.length; i++)
     for (let j = i + 1; j < items.length; j++) yield [items[i]!, items[j]!]
-}
-
-/** The problems that the engine is compared on: small and medium ones, and random ones. */
-export function comparable(): [string, () => Problem][] {
-  const times = (n: number) => Array.from({ length: n }, (_, i) => i + 1)
-  return [
-    ['job shop 6x6', () => jobShop('6x6').problem],
-    ...times(4).map((s): [string, () => Problem] => [`4 dishes, ${s}`, () => homeSession(4, s)]),
-    ...times(4).map((s): [string, () => Problem] => [
-      `4 dishes with every feature, ${s}`,
-      () => everyFeature(4, s),
-    ]),
-    ...times(2).map((s): [string, () => Problem] => [
-      `9 dishes with every feature, ${s}`,
-      () => everyFeature(9, s),
-    ]),
-    ...times(60).map((s): [string, () => Problem] => [`random, ${s}`, () => randomProblem(s)]),
-  ]
 }

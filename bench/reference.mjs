@@ -13,8 +13,7 @@ const LONG = 2000
 
 const seconds = Number(process.argv[2] ?? 30)
 const pattern = new RegExp(process.argv[3] ?? '')
-const { comparable, referenceModel } = await loadCore('bench/exactModel.ts')
-const { solve } = await loadCore()
+const { comparable, referenceModel, solve } = await loadCore('bench/comparable.ts')
 const dist = dirname(createRequire(import.meta.url).resolve('minizinc'))
 
 /** What Chuffed makes of a model: the least makespan it found, and whether that is proven. */
@@ -64,8 +63,7 @@ function contradiction(plan, { best, status }) {
 const rows = []
 console.log('| problem | steps | engine | proven least | reference | reference s | agree |')
 console.log('| --- | --- | --- | --- | --- | --- | --- |')
-for (const [name, make] of comparable().filter(([n]) => pattern.test(n))) {
-  const problem = make()
+for (const [name, problem] of comparable().filter(([n]) => pattern.test(n))) {
   const plan = solve(problem, { seconds: Math.min(10, seconds), seed: 1 })
   const upper = plan.activities.length ? plan.makespan : LONG
   const reference = await chuffed(referenceModel(problem, upper))

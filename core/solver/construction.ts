@@ -25,6 +25,8 @@ const OTHER_OPTIONS = 0.6
 const OTHER_OPTION = 0.3
 /** Seconds that something under way may go on longer so that something else can follow in time. */
 const LONGER = 600
+/** How likely it does: each of them may as well be what must end now. */
+const GOES_ON = 0.2
 const URGENCIES = [1200, NEVER, 300, 0]
 
 /** What gave the best schedule so far. */
@@ -103,7 +105,7 @@ export class Construction {
       if (best && random() < KEEP_OPTIONS) candidate.option.set(current.option)
       else this.anyOptions(candidate)
     }
-    if (k > 0 && !best) this.otherFacts(candidate)
+    if (k > 0 && !best && this.model.facts) this.otherFacts(candidate, this.model.facts.now)
     this.tried.set(candidate.priority)
   }
 
@@ -111,7 +113,7 @@ export class Construction {
    * While nothing comes out: what is under way, which goes before all else, a little longer or in
    * other hands, so that they are free for what cannot wait.
    */
-  private otherFacts(candidate: Genes): void {
+  private otherFacts(candidate: Genes, now: number): void {
     const { model, random } = this
     for (const a of model.activities) {
       if (!a.fact || isOver(a)) continue
@@ -120,8 +122,7 @@ export class Construction {
         if (k < WISHES && cooks.length > 1)
           candidate.cook[WISHES * a.index + k] = cooks[below(random, cooks.length)]!
       })
-      if (random() < 0.8) continue
-      const now = model.facts!.now
+      if (random() >= GOES_ON) continue
       const least = Math.max(now, a.fact.start + a.min)
       const most = Math.min(least + LONGER, a.fact.start + a.max)
       candidate.floor[2 * a.index + 1] = least + below(random, Math.max(1, most - least))

@@ -62,6 +62,22 @@ describe('planning on from what has happened', () => {
     expect(plan).toMatchObject({ status: 'optimal', bound: 110 })
   })
 
+  it('lets what is under way go on where something else cannot wait for the hands', () => {
+    const problem = problemOf({
+      activities: [
+        activity('fried', [{ seconds: [90, 90], hands: {} }]),
+        activity('bake', [{ seconds: [50, 200] }, { seconds: [60, 60], hands: {} }]),
+        activity('drain', [{ seconds: [30, 30], hands: {} }]),
+      ],
+      relations: [{ from: 'fried', to: 'drain', kind: 'FS', max: 20 }],
+      progress: facts(100, { activities: [ran('fried', 0, 90, 'ana'), ran('bake', 0, null)] }),
+    })
+    // So few that nothing is learned yet: it has to come out of the order alone.
+    const plan = replanned(problem, 12)
+    expect(plan.activities).toHaveLength(3)
+    expect(plan.activities.find((a) => a.id === 'drain')!.start).toBe(100)
+  })
+
   it('ends what has gone past its most as soon as a cook is free for what follows', () => {
     const plan = replanned(
       problemOf({

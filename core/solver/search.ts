@@ -26,8 +26,6 @@ const LATE = 50
 const POLISH = 2000
 /** Decodes without a plan after which it is seen whether there can be one. */
 const FIRST = 3
-/** Attempts to keep to an earlier plan; each that fails sees to what is under way in another order. */
-const KEEP = 12
 /** Schedules that are put together before learning helps to go on with what has begun. */
 const STUCK = 16
 /**
@@ -246,14 +244,15 @@ export class Search {
   /** The earlier plan as far as it still goes, before anything else is tried. */
   private keep(previous: Plan): boolean {
     // Where its times no longer go, its order may.
-    for (let tries = 0; tries < KEEP; tries++) {
-      this.follow(previous)
-      this.candidate.urgency = [0, 300, NEVER][tries % 3]!
-      if (tries % 6 >= 3) this.candidate.floor.fill(0)
-      if (!this.decode(true)) continue
-      this.kept = this.best
-      return true
-    }
+    for (const timed of [true, false])
+      for (const urgency of [0, 300, NEVER]) {
+        this.follow(previous)
+        this.candidate.urgency = urgency
+        if (!timed) this.candidate.floor.fill(0)
+        if (!this.decode(true)) continue
+        this.kept = this.best
+        return true
+      }
     return false
   }
 
