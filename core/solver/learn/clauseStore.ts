@@ -78,14 +78,16 @@ export class ClauseStore {
   }
 
   propagate(engine: Engine, side: number): boolean {
-    const { lists, sizes } = this.watches
-    const list = lists[side]!
-    const size = sizes[side]!
+    const { watches } = this
+    const { at, sizes } = watches
+    let list = watches.memory
+    const from = at[side]!
+    const to = from + sizes[side]!
     const { memory } = this
     const { bound } = engine
     const reached = bound[side]!
-    let keep = 0
-    for (let i = 0; i < size; i += 2) {
+    let keep = from
+    for (let i = from; i < to; i += 2) {
       const clause = list[i]!
       const threshold = list[i + 1]!
       if (threshold > reached) {
@@ -98,24 +100,22 @@ export class ClauseStore {
         this.swap(first, first + 2)
       const s0 = memory[first]!
       const v0 = memory[first + 1]!
-      if (bound[s0]! >= v0 || this.rewatch(engine, clause)) {
-        if (bound[s0]! >= v0) {
-          list[keep++] = clause
-          list[keep++] = threshold
-        }
+      if (bound[s0]! < v0 && this.rewatch(engine, clause)) {
+        list = watches.memory
         continue
       }
       list[keep++] = clause
       list[keep++] = threshold
+      if (bound[s0]! >= v0) continue
       engine.explain()
       const end = first + 2 * memory[clause]!
       for (let k = first + 2; k < end; k += 2) engine.because(memory[k]! ^ 1, 1 - memory[k + 1]!)
       if (engine.raise(s0, v0)) continue
-      for (let j = i + 2; j < size; j++) list[keep++] = list[j]!
-      sizes[side] = keep
+      for (let j = i + 2; j < to; j++) list[keep++] = list[j]!
+      sizes[side] = keep - from
       return false
     }
-    sizes[side] = keep
+    sizes[side] = keep - from
     return true
   }
 
@@ -137,7 +137,7 @@ export class ClauseStore {
     const at = clause + HEAD + 2 * place
     const key = this.memory[at]! ^ 1
     const row = this.watches.room(key)
-    const list = this.watches.lists[key]!
+    const list = this.watches.memory
     list[row] = clause
     list[row + 1] = 1 - this.memory[at + 1]!
   }

@@ -82,6 +82,45 @@ describe('Cumulative', () => {
     expect(tightened).toBeGreaterThan(20)
   })
 
+  it('says after any going back and forth what it says to somebody who comes anew', () => {
+    const step = fc.record({ task: fc.nat(3), back: fc.nat(2), later: fc.boolean() })
+    let moved = 0
+    fc.assert(
+      fc.property(tasks, fc.array(step, { maxLength: 10 }), (raw, steps) => {
+        const list = raw.map((t) => ({ ...t, hi: t.lo + t.hi }))
+        const { engine, own, ok } = propagated(list, 3)
+        if (!ok) return
+        const decided: [side: number, value: number][] = []
+        for (const { task, back, later } of steps) {
+          engine.backtrack(Math.max(0, engine.level - back))
+          decided.length = engine.level
+          const t = own[task % own.length]!
+          const [lo, hi] = [engine.lo(t.s), engine.hi(t.s)]
+          if (lo === hi) continue
+          const literal: [number, number] = later ? [2 * t.s, lo + 1] : [2 * t.s + 1, -lo]
+          engine.decide(...literal)
+          decided.push(literal)
+          const fresh = propagated(list, 3)
+          for (const d of decided) fresh.engine.assume([d])
+          const goes = engine.propagate()
+          expect(goes).toBe(fresh.engine.propagate())
+          if (!goes) {
+            engine.backtrack(engine.level - 1)
+            decided.pop()
+            continue
+          }
+          for (const [k, o] of own.entries()) {
+            expect(engine.lo(o.s)).toBe(fresh.engine.lo(fresh.own[k]!.s))
+            expect(engine.hi(o.s)).toBe(fresh.engine.hi(fresh.own[k]!.s))
+            if (engine.lo(o.s) > list[k]!.lo && o !== t) moved++
+          }
+        }
+      }),
+      { numRuns: 400 },
+    )
+    expect(moved).toBeGreaterThan(100)
+  })
+
   it('moves a task past what lies fixed, from both ends', () => {
     const { engine, own } = propagated(
       [

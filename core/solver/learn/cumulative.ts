@@ -29,7 +29,21 @@ export class Cumulative implements Propagator {
   private readonly pFrom: Int32Array
   private readonly pTo: Int32Array
   private readonly pHeight: Float64Array
+  // The tasks' own fields, for the loops that go through all of them.
+  private readonly starts: Int32Array
+  private readonly ends: Int32Array
+  private readonly codes: Int32Array
+  private readonly least: Int32Array
   private stretches = 0
+  private highest = 0
+  /**
+   * Per task what it was last looked at with, and found to fit: taken or not, and its earliest
+   * start and latest end, or where it is not taken its latest start and earliest end. Nothing new
+   * can be said of it until one of these or the profile there changes.
+   */
+  private readonly seenAs: Int8Array
+  private readonly seenFrom: Int32Array
+  private readonly seenTo: Int32Array
 
   constructor(
     private readonly tasks: Task[],
@@ -40,6 +54,13 @@ export class Cumulative implements Propagator {
     this.byTo = this.byFrom.slice()
     this.from = new Int32Array(n)
     this.to = new Int32Array(n)
+    this.seenAs = new Int8Array(n).fill(UNSEEN)
+    this.seenFrom = new Int32Array(n)
+    this.seenTo = new Int32Array(n)
+    this.starts = Int32Array.from(tasks, (t) => 2 * t.s)
+    this.ends = Int32Array.from(tasks, (t) => 2 * t.e)
+    this.codes = Int32Array.from(tasks, (t) => t.code)
+    this.least = Int32Array.from(tasks, (t) => t.least)
     this.pFrom = new Int32Array(2 * n)
     this.pTo = new Int32Array(2 * n)
     this.pHeight = new Float64Array(2 * n)
@@ -56,40 +77,102 @@ export class Cumulative implements Propagator {
   }
 
   propagate(engine: Engine): boolean {
-    this.build(engine)
-    let highest = 0
-    for (let i = 0; i < this.stretches; i++) {
-      const height = this.pHeight[i]!
-      if (height > this.capacity + 1e-9) return this.overload(engine, this.pFrom[i]!)
-      if (height > highest) highest = height
-    }
+    if (this.refresh(engine.bound)) this.build()
+    const { tasks, highest, capacity, codes, starts, ends, seenAs, seenFrom, seenTo } = this
+    if (highest > capacity + 1e-9) return this.overload(engine)
     if (highest === 0) return true
-    for (let k = 0; k < this.tasks.length; k++) {
-      const task = this.tasks[k]!
+    const { bound } = engine
+    for (let k = 0; k < tasks.length; k++) {
+      const code = codes[k]!
+      const taken = code < 0 || bound[code]! >= 1 - (code & 1)
+      const s = starts[k]!
+      const e = ends[k]!
+      const as = taken ? TAKEN : OPEN
+      const from = taken ? bound[s]! : -bound[s + 1]!
+      const to = taken ? -bound[e + 1]! : bound[e]!
+      if (seenAs[k] === as && seenFrom[k] === from && seenTo[k] === to) continue
+      const task = tasks[k]!
       // Fits beside the highest point, so it fits everywhere.
-      if (highest + task.amount <= this.capacity + 1e-9) continue
-      if (task.code >= 0 && engine.isTrue(negated(task.code))) continue
-      if (task.code >= 0 && !engine.isTrue(task.code)) {
+      if (highest + task.amount <= capacity + 1e-9) continue
+      if (!taken) {
+        if (bound[code ^ 1]! >= (code & 1)) continue
         if (!this.refuteOption(engine, task)) return false
-      } else if (!this.later(engine, task) || !this.earlier(engine, task)) return false
+        if (bound[code ^ 1]! >= (code & 1)) continue
+      } else {
+        if (!this.later(engine, task) || !this.earlier(engine, task)) return false
+        // What has moved it would move it again when that is taken back.
+        if (bound[s] !== from || -bound[e + 1]! !== to) continue
+      }
+      seenAs[k] = as
+      seenFrom[k] = from
+      seenTo[k] = to
     }
     return true
   }
 
-  /** The profile of what lies fixed. The orders change little from one time to the next. */
-  private build(engine: Engine): void {
-    const { tasks, from, to, byFrom, byTo } = this
-    for (let k = 0; k < tasks.length; k++) {
-      const t = tasks[k]!
-      const fixed = t.code < 0 || engine.isTrue(t.code)
-      from[k] = fixed ? engine.hi(t.s) : LAST
-      to[k] = fixed ? engine.lo(t.e) : LAST
-      if (from[k]! >= to[k]!) from[k] = to[k] = LAST
+  /** Looks where the fixed parts lie now; whether any has changed. */
+  private refresh(bound: Int32Array): boolean {
+    const { codes, starts, ends, from, to } = this
+    let low = LAST
+    let high = -1
+    for (let k = 0; k < codes.length; k++) {
+      const code = codes[k]!
+      let f = LAST
+      let e = LAST
+      if (code < 0 || bound[code]! >= 1 - (code & 1)) {
+        f = -bound[starts[k]! + 1]!
+        e = bound[ends[k]!]!
+        if (f >= e) f = e = LAST
+      }
+      const f0 = from[k]!
+      const e0 = to[k]!
+      if (f0 === f && e0 === e) continue
+      // Where only one end has moved, the profile has changed between its two places only.
+      if (f0 === LAST || f === LAST || (f0 !== f && e0 !== e)) {
+        low = Math.min(low, f, f0)
+        if (e0 !== LAST) high = Math.max(high, e0)
+        if (e !== LAST) high = Math.max(high, e)
+      } else if (f0 !== f) {
+        low = Math.min(low, f, f0)
+        high = Math.max(high, f, f0)
+      } else {
+        low = Math.min(low, e, e0)
+        high = Math.max(high, e, e0)
+      }
+      from[k] = f
+      to[k] = e
+      // Its own part counts for it alone.
+      this.seenAs[k] = UNSEEN
     }
+    if (high < 0) return false
+    this.forget(low, high)
+    return true
+  }
+
+  /** Tasks that reach into a changed stretch of the profile are to be looked at again. */
+  private forget(low: number, high: number): void {
+    const { seenAs, seenFrom, seenTo, least } = this
+    for (let k = 0; k < seenAs.length; k++) {
+      const as = seenAs[k]!
+      if (as === UNSEEN) continue
+      const from = seenFrom[k]!
+      const to = seenTo[k]!
+      const reaches =
+        as === OPEN
+          ? from < high && to > low
+          : (from < high && from + least[k]! > low) || (to > low && to - least[k]! < high)
+      if (reaches) seenAs[k] = UNSEEN
+    }
+  }
+
+  /** The profile of what lies fixed. The orders change little from one time to the next. */
+  private build(): void {
+    const { tasks, from, to, byFrom, byTo } = this
     sortBy(byFrom, from)
     sortBy(byTo, to)
     let size = 0
     let height = 0
+    let highest = 0
     let at = 0
     let i = 0
     let j = 0
@@ -100,12 +183,14 @@ export class Cumulative implements Propagator {
         this.pFrom[size] = at
         this.pTo[size] = next
         this.pHeight[size++] = height
+        if (height > highest) highest = height
       }
       at = next
       while (i < tasks.length && from[byFrom[i]!]! === at) height += tasks[byFrom[i++]!]!.amount
       while (j < tasks.length && to[byTo[j]!]! === at) height -= tasks[byTo[j++]!]!.amount
     }
     this.stretches = size
+    this.highest = highest
   }
 
   /** The first stretch that ends after an instant. */
@@ -137,9 +222,10 @@ export class Cumulative implements Propagator {
     }
   }
 
-  private overload(engine: Engine, at: number): false {
+  private overload(engine: Engine): false {
+    const full = this.pHeight.findIndex((height) => height > this.capacity + 1e-9)
     engine.explain()
-    this.becauseFull(engine, at, undefined, this.capacity)
+    this.becauseFull(engine, this.pFrom[full]!, undefined, this.capacity)
     return engine.clash()
   }
 
@@ -201,6 +287,10 @@ export class Cumulative implements Propagator {
   }
 }
 
+// How a task was last seen.
+const UNSEEN = -1
+const OPEN = 0
+const TAKEN = 1
 /** Behind every fixed part. */
 const LAST = 0x7fffffff
 

@@ -1,7 +1,8 @@
 import { ActivityHeap } from './activityHeap'
 import { ClauseStore } from './clauseStore'
 import { EdgeStore } from './edgeStore'
-import { grown } from './rows'
+import { grown, Rows } from './rows'
+import { SideQueue } from './sideQueue'
 
 /**
  * Bounds of an integer x live on two sides: side 2x holds the lower bound, side 2x + 1 the
@@ -51,10 +52,17 @@ export class Engine {
   private arenaSize = 0
   private building = 0
   private readonly conflict: number[] = []
-  private readonly listeners: number[][] = []
+  /** Sides and the propagators that hear of them, in pairs; then per side. */
+  private readonly heard: number[] = []
+  private listeners = new Rows(0, 1)
+  /** The booleans, then per side whether it is one of a boolean. */
+  private readonly flags: number[] = []
+  private isFlag = new Uint8Array(0)
   private readonly propagators: Propagator[] = []
   private dirty = new Uint8Array(0)
   private readonly queue: number[] = []
+  /** Raised bounds of integers that are still to be followed. */
+  private readonly sides = new SideQueue()
   // Conflict analysis.
   private need = new Int32Array(0)
   private at = new Int32Array(0)
@@ -64,7 +72,6 @@ export class Engine {
 
   newInt(lo: number, hi: number): number {
     this.initial.push(lo, -hi)
-    this.listeners.push([], [])
     this.size += 2
     return this.size / 2 - 1
   }
@@ -74,15 +81,21 @@ export class Engine {
     return -this.initial[2 * x + 1]!
   }
 
-  newBool(): number {
+  private newFlag(): number {
     const x = this.newInt(0, 1)
+    this.flags.push(x)
+    return x
+  }
+
+  newBool(): number {
+    const x = this.newFlag()
     this.heap.register(x)
     return 2 * x
   }
 
   /** Sets booleans aside for constraints that are added after the sealing. */
   reserve(count: number): void {
-    for (let i = 0; i < count; i++) this.spare.push(this.newInt(0, 1))
+    for (let i = 0; i < count; i++) this.spare.push(this.newFlag())
   }
   private readonly spare: number[] = []
 
@@ -97,7 +110,7 @@ export class Engine {
   /** Runs `propagator` whenever one of the sides is raised. */
   addPropagator(propagator: Propagator, sides: number[]): void {
     const id = this.propagators.push(propagator) - 1
-    for (const side of new Set(sides)) this.listeners[side]!.push(id)
+    for (const side of new Set(sides)) this.heard.push(side, id)
   }
 
   /** At least one of the codes is true. To be called before `seal`. */
@@ -116,6 +129,13 @@ export class Engine {
     this.dirty = new Uint8Array(this.propagators.length).fill(1)
     this.propagators.forEach((_, i) => this.queue.push(i))
     this.heap.seal(this.size / 2)
+    this.sides.seal(this.size)
+    this.isFlag = new Uint8Array(this.size)
+    for (const x of this.flags) this.isFlag[2 * x] = this.isFlag[2 * x + 1] = 1
+    this.listeners = new Rows(this.size, 1)
+    for (let i = 0; i < this.heard.length; i += 2)
+      this.listeners.add(this.heard[i]!, this.heard[i + 1]!)
+    this.heard.length = 0
     this.edges.seal(this.size)
     this.clauses.seal(this.size)
     this.levels.push({ trail: 0, arena: 0 })
@@ -278,34 +298,57 @@ export class Engine {
       this.bound[side] = this.tBefore[e]!
       this.latest[side] = this.tEarlier[e]!
       this.heap.offer(side >> 1)
+      if (this.trailSize < this.head) this.edges.revive(side)
     }
     this.arenaSize = mark.arena
     this.head = this.trailSize
     for (const p of this.queue) this.dirty[p] = 0
     this.queue.length = 0
+    this.sides.clear()
   }
 
-  /** Everything that follows; false: there is a conflict, see `learn`. */
+  /**
+   * Everything that follows; false: there is a conflict, see `learn`. Booleans first, then the
+   * lowest bounds, then what looks at many bounds at once.
+   */
   propagate(): boolean {
+    const { sides, bound, isFlag } = this
     for (;;) {
       while (this.head < this.trailSize) {
-        const entry = this.head++
-        const side = this.tSide[entry]!
-        // A later raise of the same side waits further on and says more.
-        if (this.latest[side] !== entry) continue
-        if (!this.clauses.propagate(this, side)) return false
-        if (!this.edges.propagate(this, side)) return false
-        for (const p of this.listeners[side]!)
-          if (!this.dirty[p]) {
-            this.dirty[p] = 1
-            this.queue.push(p)
-          }
+        const side = this.tSide[this.head++]!
+        if (isFlag[side] === 0) sides.offer(side, bound)
+        else if (!this.followFlag(side)) return false
+      }
+      const side = sides.take(bound)
+      if (side >= 0) {
+        if (!this.follow(side)) return false
+        continue
       }
       const p = this.queue.shift()
       if (p === undefined) return true
       this.dirty[p] = 0
       if (!this.propagators[p]!.propagate(this)) return false
     }
+  }
+
+  private followFlag(side: number): boolean {
+    this.edges.retire(side)
+    return this.follow(side)
+  }
+
+  /** What follows at once from a raised bound; false: there is a conflict. */
+  private follow(side: number): boolean {
+    if (!this.clauses.propagate(this, side)) return false
+    if (!this.edges.propagate(this, side)) return false
+    const { memory, at, sizes } = this.listeners
+    const end = at[side]! + sizes[side]!
+    for (let i = at[side]!; i < end; i++) {
+      const p = memory[i]!
+      if (this.dirty[p]) continue
+      this.dirty[p] = 1
+      this.queue.push(p)
+    }
+    return true
   }
 
   /**

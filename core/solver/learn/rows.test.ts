@@ -3,17 +3,20 @@ import { expect, it } from 'vitest'
 import { grown, Rows } from './rows'
 
 it('keeps every row in order, whatever the lists grow to', () => {
+  const added = fc.array(fc.tuple(fc.nat(3), fc.integer(), fc.integer()))
   fc.assert(
-    fc.property(fc.array(fc.tuple(fc.nat(3), fc.integer(), fc.integer())), (added) => {
-      const rows = new Rows(4, 2)
-      for (const [key, a, b] of added) {
+    fc.property(added, fc.array(fc.nat(5), { minLength: 4, maxLength: 4 }), (list, counts) => {
+      const rows = new Rows(4, 2, Int32Array.from(counts))
+      for (const [key, a, b] of list) {
         const at = rows.room(key)
-        rows.lists[key]!.set([a, b], at)
+        rows.memory.set([a, b], at)
       }
-      for (let key = 0; key < 4; key++)
-        expect([...rows.lists[key]!.subarray(0, rows.sizes[key])]).toEqual(
-          added.filter(([k]) => k === key).flatMap(([, a, b]) => [a, b]),
+      for (let key = 0; key < 4; key++) {
+        const at = rows.at[key]!
+        expect([...rows.memory.subarray(at, at + rows.sizes[key]!)]).toEqual(
+          list.filter(([k]) => k === key).flatMap(([, a, b]) => [a, b]),
         )
+      }
     }),
   )
 })
