@@ -1,6 +1,7 @@
 // Measures the engine on the benchmark's problems: npm run bench -- [seconds] [name pattern].
 // Prints a table beside the previous results and writes bench/results/latest.json. Each problem has
-// a process of its own, as from the command line: no figure gains by what ran before it.
+// a process of its own, as from the command line: no figure gains by what ran before it, but for
+// what the compiler has kept of an earlier one (see bin/core.mjs).
 import { fork } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { loadCore } from '../bin/core.mjs'
@@ -9,7 +10,7 @@ const seconds = Number(process.argv[2] ?? 30)
 const pattern = new RegExp(process.send ? '' : (process.argv[3] ?? ''))
 const file = new URL('./results/latest.json', import.meta.url)
 const previous = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : { rows: [] }
-const { problems, measure } = await loadCore('bench/bench.ts')
+const { problems, measure } = await loadCore('bench/bench.ts', process.send ? 'measure' : 'list')
 if (process.send) {
   const [name, problem] = problems().find(([n]) => n === process.argv[3])
   const row = measure(name, problem, seconds)

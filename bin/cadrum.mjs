@@ -14,7 +14,7 @@ const USAGE = `usage:
 const [command, ...rest] = process.argv.slice(2)
 const commands = { plan, check, compile, read, formats }
 if (!commands[command]) fail(USAGE)
-const core = await loadCore()
+const core = await loadCore('core/cli.ts', command)
 process.exitCode = await commands[command](rest)
 
 async function plan(args) {

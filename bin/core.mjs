@@ -1,8 +1,17 @@
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs'
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  writeFileSync,
+} from 'node:fs'
+import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
-import { fileURLToPath, pathToFileURL } from 'node:url'
+import { fileURLToPath } from 'node:url'
 import { setFlagsFromString } from 'node:v8'
+import { Script } from 'node:vm'
 import { ensureInstalled } from '../scripts/install.mjs'
 
 // A session is planned once and within seconds, and on one core the compiler takes its share of
@@ -14,27 +23,51 @@ for (const flag of ['--max-inlined-bytecode-size=120', '--interrupt-budget=40000
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 
+/** Milliseconds that a process must have run for what it compiled to be worth keeping. */
+const LONG = 1000
+
 /**
  * The TypeScript core as one module for Node.js, bundled when a source has changed and kept
- * under node_modules/.cache.
+ * under node_modules/.cache. Beside it stands what the compiler made of it for each use: reading
+ * that is quicker than compiling, and the first plan of a new process waits for it.
  */
-export async function loadCore(entry = 'core/cli.ts') {
+export async function loadCore(entry = 'core/cli.ts', use = 'use') {
   ensureInstalled(root)
-  const out = join(root, 'node_modules', '.cache', 'cadrum', `${fingerprint(entry)}.mjs`)
-  if (!existsSync(out)) {
+  const cache = join(root, 'node_modules', '.cache', 'cadrum')
+  const file = join(cache, `${fingerprint(entry)}.cjs`)
+  if (!existsSync(file)) {
     const { build } = await import('esbuild')
-    mkdirSync(dirname(out), { recursive: true })
-    await build({
+    mkdirSync(cache, { recursive: true })
+    const { outputFiles } = await build({
       entryPoints: [join(root, entry)],
-      outfile: out,
       bundle: true,
       platform: 'node',
-      format: 'esm',
+      format: 'cjs',
       target: 'node20',
       logLevel: 'error',
+      write: false,
     })
+    keep(file, outputFiles[0].contents)
   }
-  return import(pathToFileURL(out).href)
+  const compiled = `${file}.${use}`
+  const cachedData = existsSync(compiled) ? readFileSync(compiled) : undefined
+  const source = `(function (module, require) {${readFileSync(file, 'utf8')}\n})`
+  const script = new Script(source, { filename: file, cachedData })
+  // Another version of Node.js refuses what this one has compiled, and the other way round.
+  if (!cachedData || script.cachedDataRejected)
+    process.once('exit', () => {
+      if (performance.now() > LONG) keep(compiled, script.createCachedData())
+    })
+  const module = { exports: {} }
+  script.runInThisContext()(module, createRequire(import.meta.url))
+  return module.exports
+}
+
+/** Writes a file in one go: others may be reading or writing the same. */
+function keep(file, content) {
+  const own = `${file}.${process.pid}`
+  writeFileSync(own, content)
+  renameSync(own, file)
 }
 
 function fingerprint(entry) {
@@ -48,7 +81,7 @@ function sources(folder) {
   if (!existsSync(folder)) return []
   return readdirSync(folder, { recursive: true })
     .map(String)
-    .filter((f) => /\.(ts|json)$/.test(f) && !f.endsWith('.test.ts'))
+    .filter((f) => /\.(ts|json)$/.test(f) && !f.endsWith('.test.ts') && !f.startsWith('results'))
     .sort()
     .map((f) => join(folder, f))
 }

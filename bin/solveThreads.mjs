@@ -54,7 +54,7 @@ function bestOf(ends) {
 
 async function work() {
   const { problem, seconds, seed } = workerData
-  const core = await loadCore()
+  const core = await loadCore('core/cli.ts', 'plan')
   let stopped = false
   const run = core.startSolving(problem, {
     seconds,
