@@ -54,6 +54,8 @@ export class Construction {
   private readonly tried: Float64Array
   private best: Best | undefined
   private readonly shaken: number
+  /** What rules and options have been tried with, so that none is put together twice. */
+  private readonly known = new Set<string>()
   /** Whether the rules are tried with the cooks as listed first, and with the spare ones then. */
   private readonly listedFirst: boolean
   private readonly span: number
@@ -75,8 +77,11 @@ export class Construction {
     this.tried = new Float64Array(model.activities.length)
   }
 
-  /** The k-th of them; `current` is the best so far. */
-  next(k: number, candidate: Genes, current: Genes): void {
+  /**
+   * The k-th of them; `current` is the best so far. False where it would come out like an earlier
+   * one: rules often agree on the order.
+   */
+  next(k: number, candidate: Genes, current: Genes): boolean {
     const { rules, trials, random, best } = this
     forget(candidate)
     candidate.mode.fill(-1)
@@ -107,6 +112,11 @@ export class Construction {
     }
     if (k > 0 && !best && this.model.facts) this.otherFacts(candidate, this.model.facts.now)
     this.tried.set(candidate.priority)
+    if (this.model.facts || k >= this.length - this.shaken) return true
+    const key = keyOf(candidate)
+    if (this.known.has(key)) return false
+    this.known.add(key)
+    return true
   }
 
   /**
@@ -185,6 +195,12 @@ export class Construction {
       mode: candidate.mode.slice(),
     }
   }
+}
+
+/** Everything that decides how a schedule without wishes comes out. */
+function keyOf({ priority, urgency, spare, option, mode }: Genes): string {
+  const order = Array.from(priority.keys()).sort((a, b) => priority[a]! - priority[b]! || a - b)
+  return [order, urgency, spare, option, mode].join(' ')
 }
 
 /**

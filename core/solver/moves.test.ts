@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { everyFeature } from '../../bench/everyFeature'
+import { homeSession } from '../../bench/sessions'
 import { checkPlan, breachText } from '../plan'
 import { buildModel } from './buildModel'
 import { Construction } from './construction'
@@ -85,5 +86,27 @@ describe('construction', () => {
     seen.forEach((options, c) =>
       expect(options.size).toBe(model.choices[c]!.options.filter((o) => o.possible).length),
     )
+  })
+
+  it('passes over what would come out like an earlier schedule, and over nothing else', () => {
+    const model = buildModel(homeSession(9, 1))
+    const schedule = new Schedule(model)
+    const construction = new Construction(model, seeded(1))
+    const candidate = emptyGenes(model)
+    const outcomes = new Set<string>()
+    let passed = 0
+    for (let k = 0; k < construction.length; k++) {
+      const fresh = construction.next(k, candidate, candidate)
+      const ok = schedule.decode(candidate)
+      const outcome = JSON.stringify([ok, ok && planBody(model, schedule)])
+      if (fresh) outcomes.add(outcome)
+      else {
+        expect(outcomes).toContain(outcome)
+        passed++
+      }
+      if (k === 0) construction.succeeded(candidate)
+    }
+    expect(passed).toBeGreaterThan(2)
+    expect(passed).toBeLessThan(construction.length / 2)
   })
 })

@@ -34,7 +34,7 @@ const STUCK = 16
  * above the best known instead of 9.0 %.)
  */
 const SMALL = 72
-const SOON = 30
+const SOON = 20
 const WARM_UP = 150
 const WARM_UP_WORK = 100_000
 /** Milliseconds that building takes, per activity squared: not begun shortly before the end. */
@@ -293,12 +293,10 @@ export class Search {
   /** One schedule from genes: constructed, changed, or as `candidate` stands. */
   private decode(ready = false): boolean {
     const { construction, schedule, candidate, current } = this
-    const constructing =
-      !ready && (this.constructed < construction.length || this.currentEnergy === Infinity)
+    const constructing = !ready && this.construct()
     const leaving = !ready && !constructing && this.turn()
-    if (constructing) construction.next(this.constructed++, candidate, current)
-    else if (leaving) this.moves.kick(candidate, current)
-    else if (!ready) this.moves.change(candidate, current)
+    if (leaving) this.moves.kick(candidate, current)
+    else if (!ready && !constructing) this.moves.change(candidate, current)
     if (!schedule.decode(candidate)) {
       if (leaving) this.away = false
       return false
@@ -312,6 +310,14 @@ export class Search {
     if (leaving || this.accepts(energy, constructing)) this.accept(energy)
     if (late > 0 || (this.best && compareObjectives(values, this.best.values) >= 0)) return false
     return this.offer(body ?? planBody(this.model, schedule), values)
+  }
+
+  /** The next of the first schedules, while there are any. */
+  private construct(): boolean {
+    const { construction, candidate, current } = this
+    while (this.constructed < construction.length || this.currentEnergy === Infinity)
+      if (construction.next(this.constructed++, candidate, current)) return true
+    return false
   }
 
   /** Whether an excursion begins; one that is over and led nowhere ends where it began. */
