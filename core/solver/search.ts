@@ -41,8 +41,6 @@ const WARM_UP_WORK = 100_000
 const BUILD_MS = 0.08
 /** Conflicts of one lesson. */
 const LESSON = 60
-/** Lessons without a shorter plan after which more of them, and later most, raise the bound. */
-const STALLED = 40
 /** How far above the bound a proof is tried, as a share of the gap. */
 const RAISE = 0.1
 /**
@@ -102,8 +100,6 @@ export class Search {
   private learner: Learner | undefined
   /** Steps since learning began. */
   private lessons = 0
-  /** How many of them there were when the best plan turned up. */
-  private bestLesson = 0
   private bounded = false
 
   /** The plan that changes of an earlier one only what it must. */
@@ -221,11 +217,13 @@ export class Search {
     learner.know(this.bound.value)
     if (this.best) learner.tell(this.best.body)
     const { partial } = learner.session
-    const body = !this.best
-      ? learner.explore(LESSON)
-      : partial
-        ? learner.improve(LESSON)
-        : this.lesson(learner, this.lessons++ % 10)
+    const turn = !this.best ? 8 : partial ? 0 : this.lessons++ % 10
+    const body =
+      turn === 9
+        ? learner.raiseBound(LESSON, RAISE)
+        : turn === 8
+          ? learner.explore(LESSON)
+          : learner.improve(LESSON)
     // What it rules out may then only be ruled out near the plan that it began with.
     if (partial && learner.exhausted) this.learner = undefined
     if (!partial && learner.bound > this.bound.value)
@@ -234,14 +232,6 @@ export class Search {
     if (learner.rejected) return this.mend(learner)
     if (!partial && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
     return false
-  }
-
-  private lesson(learner: Learner, turn: number): PlanBody | undefined {
-    const idle = this.lessons - this.bestLesson
-    const raises =
-      turn === 9 || (idle > STALLED && turn % 3 === 0) || (idle > 4 * STALLED && turn % 2 === 1)
-    if (raises) return learner.raiseBound(LESSON, RAISE)
-    return turn === 8 ? learner.explore(LESSON) : learner.improve(LESSON)
   }
 
   /** A solution that breaks a rule, put together anew in its order, may still be a better plan. */
@@ -291,7 +281,6 @@ export class Search {
     if (this.best && compareObjectives(values, this.best.values) >= 0) return false
     // Whatever a fault of construction may be: what breaks a rule is no plan.
     if (breachesOf(this.model, body) > 0) return false
-    if (!this.best || body.makespan < this.best.body.makespan) this.bestLesson = this.lessons
     this.best = { body, values }
     this.sinceBest = 0
     return true
