@@ -14,7 +14,9 @@ const USAGE = `usage:
 const [command, ...rest] = process.argv.slice(2)
 const commands = { plan, check, compile, read, formats }
 if (!commands[command]) fail(USAGE)
-const core = await loadCore('core/cli.ts', command)
+// With several threads it is they who plan: this one compiles little that is worth keeping.
+const threaded = rest.some((arg) => arg.startsWith('--threads'))
+const core = await loadCore('core/cli.ts', threaded ? 'threads' : command)
 process.exitCode = await commands[command](rest)
 
 async function plan(args) {

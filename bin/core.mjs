@@ -12,6 +12,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { setFlagsFromString } from 'node:v8'
 import { Script } from 'node:vm'
+import { threadId } from 'node:worker_threads'
 import { ensureInstalled } from '../scripts/install.mjs'
 
 // A session is planned once and within seconds, and on one core the compiler takes its share of
@@ -56,7 +57,12 @@ export async function loadCore(entry = 'core/cli.ts', use = 'use') {
   // Another version of Node.js refuses what this one has compiled, and the other way round.
   if (!cachedData || script.cachedDataRejected)
     process.once('exit', () => {
-      if (performance.now() > LONG) keep(compiled, script.createCachedData())
+      if (performance.now() < LONG) return
+      try {
+        keep(compiled, script.createCachedData())
+      } catch {
+        // A folder that cannot be written, or a full disk: then the next process compiles anew.
+      }
     })
   const module = { exports: {} }
   script.runInThisContext()(module, createRequire(import.meta.url))
@@ -65,7 +71,7 @@ export async function loadCore(entry = 'core/cli.ts', use = 'use') {
 
 /** Writes a file in one go: others may be reading or writing the same. */
 function keep(file, content) {
-  const own = `${file}.${process.pid}`
+  const own = `${file}.${process.pid}.${threadId}`
   writeFileSync(own, content)
   renameSync(own, file)
 }
