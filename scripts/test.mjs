@@ -1,14 +1,17 @@
 // Sets up what is missing and runs every check; ends with a line `N passed, N failed`.
 import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
-import { dirname, join } from 'node:path'
+import { dirname, join, relative, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { stripVTControlCharacters } from 'node:util'
 import { ensureInstalled } from './install.mjs'
 import { refuseTakenPort } from './port.mjs'
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..')
 const results = join(root, 'test-results')
 const counted = { passed: 0, failed: 0 }
+/** What failed, told once more at the end, where a long log is read first. */
+const failures = []
 
 ensureInstalled(root)
 ensureChromium()
@@ -27,7 +30,12 @@ suite(
   'unit tests',
   ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`],
   () => {
-    const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(unit, 'utf8'))
+    const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(unit, 'utf8'))
+    for (const { name, message, assertionResults } of testResults) {
+      const failed = assertionResults.filter(({ status }) => status === 'failed')
+      for (const t of failed) tell(name, t.fullName, t.failureMessages[0])
+      if (message && !failed.length) tell(name, 'did not run', message)
+    }
     return { passed: numPassedTests, failed: numFailedTests }
   },
 )
@@ -38,12 +46,16 @@ if (built)
     'browser tests',
     ['playwright', 'test', '--reporter=list,json'],
     () => {
-      const { stats } = JSON.parse(readFileSync(browser, 'utf8'))
+      const { stats, suites } = JSON.parse(readFileSync(browser, 'utf8'))
+      for (const { file, title, tests } of suites.flatMap(specsOf))
+        for (const { status, results } of tests)
+          if (status === 'unexpected') tell(file, title, results.at(-1)?.error?.message)
       return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
     },
     { PLAYWRIGHT_JSON_OUTPUT_NAME: browser },
   )
 
+for (const line of failures) console.log(`FAILED ${line}`)
 console.log(`\n${counted.passed} passed, ${counted.failed} failed`)
 process.exitCode = counted.failed ? 1 : 0
 
@@ -64,7 +76,7 @@ function check(name, command) {
   console.log(`\n== ${name}`)
   const ok = run(command)
   counted[ok ? 'passed' : 'failed']++
-  if (!ok) console.log(`== ${name}: FAILED`)
+  if (!ok) failures.push(name)
   return ok
 }
 
@@ -77,12 +89,24 @@ function suite(name, command, count, env) {
     counted.passed += passed
     counted.failed += failed
     // A runner that fails without a failing test (a crash, no tests found) is a failure too.
-    if (!ok && !failed) counted.failed++
-    if (ok && !passed) counted.failed++
+    if ((!ok && !failed) || (ok && !passed)) {
+      counted.failed++
+      failures.push(`${name}: the run itself`)
+    }
   } catch {
     counted.failed++
-    console.log(`== ${name}: left no result`)
+    failures.push(`${name}: left no result`)
   }
+}
+
+function tell(file, title, message = '') {
+  const [first] = stripVTControlCharacters(message).split('\n')
+  failures.push(`${relative(root, resolve(root, file))}: ${title}: ${first}`)
+}
+
+/** Every test of a suite of the browser's report, those of suites inside it too. */
+function specsOf({ specs = [], suites = [] }) {
+  return [...specs, ...suites.flatMap(specsOf)]
 }
 
 function ensureChromium() {
