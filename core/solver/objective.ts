@@ -5,10 +5,25 @@ import type { Schedule } from './schedule'
 
 /** The values of the problem's objectives for a plan's body, in order; less is better. */
 export function valuesOfBody(model: Model, body: PlanBody): number[] {
-  const { problem } = model
-  const aside = new Set(problem.activities.filter((a) => a.aside).map((a) => a.id))
-  const counted = body.activities.filter((r) => !aside.has(r.id))
-  return problem.objective.map((name) => valueOf(name, model, body, counted))
+  const counted = countedOf(model, body)
+  return model.problem.objective.map((name) => valueOf(name, model, body, counted))
+}
+
+/**
+ * The value of one objective where a step counts as work only for as long as it must last: it
+ * cannot be made less by chopping slowly. For `handsSpread` no less than what `valuesOfBody` says,
+ * for all others the same.
+ */
+export function strictValue(model: Model, body: PlanBody, name: ObjectiveName): number {
+  const counted = countedOf(model, body)
+  return name === 'handsSpread'
+    ? handsSpread(hands(model, body, counted), ({ least }) => least)
+    : valueOf(name, model, body, counted)
+}
+
+function countedOf(model: Model, body: PlanBody): PlanBody['activities'] {
+  const aside = new Set(model.problem.activities.filter((a) => a.aside).map((a) => a.id))
+  return body.activities.filter((r) => !aside.has(r.id))
 }
 
 function valueOf(
@@ -23,7 +38,7 @@ function valueOf(
     case 'handsFree':
       return hands(model, body, counted).reduce((most, h) => Math.max(most, h.to), 0)
     case 'handsSpread':
-      return handsSpread(hands(model, body, counted))
+      return handsSpread(hands(model, body, counted), ({ from, to }) => to - from)
     case 'cost':
       return model.problem.choices.reduce(
         (sum, c) => sum + (c.options.find((o) => o.id === body.choices[c.id])?.cost ?? 0),
@@ -40,29 +55,38 @@ interface HandsWork {
   cook: string
   from: number
   to: number
+  /** Seconds that a step needs of it at least. */
+  least: number
 }
 
 /** All hands work that counts. Work on what runs on aside does not. */
 function hands(model: Model, body: PlanBody, counted: PlanBody['activities']): HandsWork[] {
-  const out: HandsWork[] = body.chores.map(({ cook, from, to }) => ({ cook, from, to }))
+  const out: HandsWork[] = body.chores.map(({ cook, from, to }) => ({
+    cook,
+    from,
+    to,
+    least: to - from,
+  }))
   for (const run of counted) {
     const activity = model.problem.activities[model.indexOf.get(run.id)!]!
     const { phases } = activity.modes.find((m) => m.id === run.mode)!
     run.phases.forEach((p, k) => {
-      if (phases[k]!.hands) out.push({ cook: p.cook!, from: p.from, to: p.to })
+      const { hands, seconds } = phases[k]!
+      if (hands) out.push({ cook: p.cook!, from: p.from, to: p.to, least: seconds[0] })
     })
   }
   return out
 }
 
-function handsSpread(work: HandsWork[]): number {
+function handsSpread(work: HandsWork[], busyOf: (work: HandsWork) => number): number {
   const first = new Map<string, number>()
   const last = new Map<string, number>()
   let busy = 0
-  for (const { cook, from, to } of work) {
+  for (const stretch of work) {
+    const { cook, from, to } = stretch
     first.set(cook, Math.min(first.get(cook) ?? Infinity, from))
     last.set(cook, Math.max(last.get(cook) ?? 0, to))
-    busy += to - from
+    busy += busyOf(stretch)
   }
   return [...first].reduce((sum, [cook, f]) => sum + last.get(cook)! - f, 0) - busy
 }

@@ -5,6 +5,7 @@ import { overdue } from './facts'
 import { breachesOf, planBody, type PlanBody } from './emit'
 import type { Standing } from './learn/extract'
 import { Learner } from './learn/learner'
+import { LARGE } from './learn/sessionModel'
 import { buildModel } from './buildModel'
 import { changesFrom } from './changes'
 import { Construction } from './construction'
@@ -12,6 +13,7 @@ import { copyGenes, emptyGenes, followBody, takeDown, type Genes } from './genes
 import { isOver, NEVER, type Model } from './model'
 import { compareObjectives, lateness, valuesOfBody, valuesOfSchedule } from './objective'
 import { Moves } from './moves'
+import { Polisher } from './polish'
 import { contradiction, proveBound } from './prove'
 import { seeded, type Random } from './random'
 import { Schedule } from './schedule'
@@ -24,6 +26,12 @@ const STEP = 0.02
 const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
 const POLISH = 2000
+/** Decodes without improvement after which the other objectives have a share, if half of all too. */
+const STALE = 100
+/** Fruitless lessons about one of them before the next, while the plan may get shorter and after. */
+const PATIENCE = [6, 24]
+/** For how many of these a lesson about the other objectives counts, which takes that much longer. */
+const POLISH_LESSON = 20
 /** Decodes without a plan after which it is seen whether there can be one. */
 const FIRST = 3
 /** Schedules that are put together before learning helps to go on with what has begun. */
@@ -37,8 +45,6 @@ const SMALL = 72
 const SOON = 20
 const WARM_UP = 150
 const WARM_UP_WORK = 100_000
-/** Milliseconds that building takes, per activity squared: not begun shortly before the end. */
-const BUILD_MS = 0.08
 /** Conflicts of one lesson. */
 const LESSON = 60
 /** How far above the bound a proof is tried, as a share of the gap. */
@@ -98,6 +104,7 @@ export class Search {
   /** Schedules from priority rules so far. */
   private constructed = 0
   private learner: Learner | undefined
+  private readonly polisher: Polisher
   /** Steps since learning began. */
   private lessons = 0
   private bounded = false
@@ -117,6 +124,7 @@ export class Search {
     this.schedule = new Schedule(this.model)
     this.construction = new Construction(this.model, this.random)
     this.moves = new Moves(this.model, this.random)
+    this.polisher = new Polisher(this.model, this.random)
     this.current = emptyGenes(this.model)
     this.candidate = emptyGenes(this.model)
     this.home = emptyGenes(this.model)
@@ -161,9 +169,13 @@ export class Search {
     })
   }
 
-  /** Whether the best plan meets the bound and nothing better has turned up for long. */
+  /**
+   * Whether the best plan meets the bound, and is as good in all else as is possible or nothing
+   * better has turned up for long.
+   */
   get finished(): boolean {
-    const idle = this.sinceBest > POLISH || this.model.activities.length === 0
+    const { activities } = this.model
+    const idle = this.polisher.complete || this.sinceBest > POLISH || activities.length === 0
     return this.provenOptimal && idle
   }
 
@@ -179,6 +191,7 @@ export class Search {
     if (this.infeasible) return false
     if (this.iterations === 1 && this.previous) return this.keep(this.previous)
     if (this.learns) return this.learn()
+    if (this.polishes) return this.polish()
     return this.decode()
   }
 
@@ -204,14 +217,37 @@ export class Search {
     const warm =
       this.iterations > first || (this.iterations > built && this.schedule.work > WARM_UP_WORK)
     const open = activities.filter((a) => !isOver(a)).length
-    if (!this.learner && this.expired(BUILD_MS * open ** 2)) return false
+    if (!this.learner && this.expired(Learner.building(open))) return false
     // Both in turn, as both pay; of small sessions learning soon knows more than any order tried.
     return warm && this.iterations % (small ? 2 : 3) === 0
   }
 
+  /** Whether this step is for the other objectives: of a session that can be learned whole. */
+  private get polishes(): boolean {
+    const { activities, facts, problem } = this.model
+    if (problem.objective[0] !== 'makespan') return false
+    if (!this.best || this.polisher.done || activities.length > LARGE) return false
+    if (facts || this.previous) return false
+    return this.provenOptimal
+      ? this.iterations % 2 === 0
+      : this.sinceBest > Math.max(STALE, this.iterations / 2) && this.iterations % 12 === 1
+  }
+
+  private polish(): boolean {
+    const { polisher, best } = this
+    const patience = PATIENCE[this.provenOptimal ? 1 : 0]!
+    if (this.provenOptimal) {
+      this.learner = undefined
+      this.sinceBest += POLISH_LESSON - 1
+    }
+    polisher.expired = this.expired
+    const body = polisher.learn(best!.body, best!.values, LESSON, patience)
+    return body !== undefined && this.takeUp(body)
+  }
+
   /** One lesson: mostly near the best plan, now and then everywhere, or at the bound. */
   private learn(): boolean {
-    this.learner ??= new Learner(this.model, this.random, this.best?.body)
+    this.learner ??= new Learner(this.model, this.random, { plan: this.best?.body })
     const { learner } = this
     learner.expired = this.expired
     learner.know(this.bound.value)

@@ -14,6 +14,8 @@ export class Decisions {
   constructor(
     private readonly session: SessionModel,
     model: Model,
+    /** Whether everything comes as late as it may, rather than as early. */
+    public late = false,
   ) {
     this.values = new Int32Array(session.engine.size / 2).fill(-1)
     this.perActivity = session.activities.map((a) => (a ? decisionsOf(a) : []))
@@ -22,27 +24,27 @@ export class Decisions {
     this.washCodes = session.washes.map((w) => [w.code, ...codesOf(w.cooks)])
   }
 
-  /** Everything that is decided upon, at once as early as it goes; false where that fails. */
+  /** Everything that is decided upon, at once as early (or late) as it goes; false where that fails. */
   finish(): boolean {
     const { engine, activities, washes } = this.session
-    const literals: [number, number][] = []
-    const early = (x: number) => {
-      if (!engine.isFixed(x)) literals.push([2 * x + 1, -engine.lo(x)])
+    const literals: (readonly [number, number])[] = []
+    const settle = (x: number) => {
+      if (!engine.isFixed(x)) literals.push(this.timeOf(x))
     }
     const open = (codes: Code[]) => codes.some((c) => c >= 0 && !engine.isFixed(c >> 1))
     for (const a of activities) {
       if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
       if (open(this.perActivity[a.index]!)) return false
-      early(a.start)
+      settle(a.start)
       for (const mode of a.modes)
         if (mode.code === ALWAYS || engine.isTrue(mode.code))
-          for (const phase of mode.phases) early(phase.to)
+          for (const phase of mode.phases) settle(phase.to)
     }
     for (let w = 0; w < washes.length; w++) {
       if (open(this.washCodes[w]!)) return false
       if (!engine.isTrue(washes[w]!.code)) continue
-      early(washes[w]!.start)
-      early(washes[w]!.end)
+      settle(washes[w]!.start)
+      settle(washes[w]!.end)
     }
     return literals.length > 0 && engine.attempt(literals)
   }
@@ -61,7 +63,7 @@ export class Decisions {
       this.decideBool(2 * x)
       return true
     }
-    return this.decideEarliest()
+    return this.decideNext()
   }
 
   private decideBool(code: Code): void {
@@ -72,22 +74,26 @@ export class Decisions {
     engine.decide(truth ? 2 * x : 2 * x + 1, truth ? 1 : 0)
   }
 
-  /** Whatever could begin soonest: first who and where, then that it does. */
-  private decideEarliest(): boolean {
+  /**
+   * Whatever could begin soonest: first who and where, then that it does. Going backward whatever
+   * could begin last.
+   */
+  private decideNext(): boolean {
     const { engine, activities, washes } = this.session
     let best = -1
     let soonest = Infinity
+    const rank = (x: number) => (this.late ? -engine.hi(x) : engine.lo(x))
     for (const a of activities) {
       if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
-      const lo = engine.lo(a.start)
-      if (lo < soonest && !this.settled(a.index)) {
-        soonest = lo
+      const at = rank(a.start)
+      if (at < soonest && !this.settled(a.index)) {
+        soonest = at
         best = a.index
       }
     }
     for (let w = 0; w < washes.length; w++) {
       const wash = washes[w]!
-      if (engine.isTrue(negated(wash.code)) || engine.lo(wash.start) >= soonest) continue
+      if (engine.isTrue(negated(wash.code)) || rank(wash.start) >= soonest) continue
       const open = this.washCodes[w]!.find((c) => c >= 0 && !engine.isFixed(c >> 1))
       if (open !== undefined) {
         this.decideBool(open)
@@ -105,9 +111,15 @@ export class Decisions {
     return this.decideTime(a.start)
   }
 
-  /** How long things last, where their beginnings leave that open. */
+  /** What nothing hangs on: which of two options with the same steps, and how long things last. */
   private decideRest(): boolean {
-    const { engine, activities, washes } = this.session
+    const { engine, activities, washes, options } = this.session
+    for (const codes of options)
+      for (const code of codes)
+        if (code >= 0 && !engine.isFixed(code >> 1)) {
+          this.decideBool(code)
+          return true
+        }
     for (const a of activities) {
       if (!a || (a.code !== ALWAYS && engine.isTrue(negated(a.code)))) continue
       for (const mode of a.modes)
@@ -127,8 +139,16 @@ export class Decisions {
   private decideTime(x: number): boolean {
     const { engine } = this.session
     if (engine.isFixed(x)) return false
-    engine.decide(2 * x + 1, -engine.lo(x))
+    engine.decide(...this.timeOf(x))
     return true
+  }
+
+  /** An instant as early as it goes, or as late. What runs on aside may have no latest instant. */
+  private timeOf(x: number): readonly [side: number, value: number] {
+    const { engine, makespan } = this.session
+    return this.late && engine.hi(x) <= engine.hi(makespan)
+      ? [2 * x, engine.hi(x)]
+      : [2 * x + 1, -engine.lo(x)]
   }
 }
 

@@ -2,34 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { allOf, ALWAYS, anyOf, not, oneOf } from './codes'
 import { Cumulative } from './cumulative'
-import { Engine, negated, type Code } from './engine'
-
-/** Searches to the end by fixing booleans, then integers at their lowest; all solutions if asked. */
-function solveAll(engine: Engine, codes: Code[], ints: number[], most = 1): number[][] {
-  const found: number[][] = []
-  if (!engine.seal()) return found
-  for (;;) {
-    if (!engine.propagate()) {
-      if (!engine.learn()) return found
-      continue
-    }
-    const code = codes.find((c) => !engine.isFixed(c >> 1))
-    if (code !== undefined) {
-      engine.decide(code, 1 - (code & 1))
-      continue
-    }
-    const x = ints.find((i) => !engine.isFixed(i))
-    if (x !== undefined) {
-      engine.decide(2 * x + 1, -engine.lo(x))
-      continue
-    }
-    found.push([...codes.map((c) => (engine.isTrue(c) ? 1 : 0)), ...ints.map((i) => engine.lo(i))])
-    if (found.length >= most) return found
-    const last = codes.map((c) => (engine.isTrue(c) ? negated(c) : c))
-    engine.backtrack(0)
-    if (!engine.requireAny(last) || !engine.propagate()) return found
-  }
-}
+import { Engine, negated } from './engine'
+import { solveAll } from './solveAll.fixture'
 
 describe('Engine', () => {
   it('refutes more pigeons than holes', () => {

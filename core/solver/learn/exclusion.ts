@@ -69,26 +69,35 @@ function addResource(session: SessionModel, tasks: Task[], capacity: number): vo
   session.engine.addPropagator(cumulative, cumulative.sides())
 }
 
+/** The phases that take hands, or that are only watched. */
+function phasesWith(session: SessionModel, what: 'hands' | 'watch'): Touch[] {
+  const { model } = session
+  return session.activities.flatMap((a) =>
+    (a?.modes ?? []).flatMap((mode, m) =>
+      mode.phases.flatMap((phase, k) => {
+        const { modes, hygiene } = model.activities[a!.index]!
+        const spec = modes[m]!.phases[k]!
+        if (!spec[what]) return []
+        return {
+          s: phase.from,
+          e: phase.to,
+          activity: a!.index,
+          until: a!.index,
+          hygiene: what === 'hands' ? hygiene : CHORE,
+          code: mode.code,
+          least: spec.min,
+          cooks: phase.cooks,
+          fact: isBegun(model, a!.index, k),
+          phase: k,
+        }
+      }),
+    ),
+  )
+}
+
 function touches(session: SessionModel): Touch[] {
   const { model } = session
-  const out: Touch[] = []
-  for (const a of session.activities)
-    a?.modes.forEach((mode, m) =>
-      mode.phases.forEach((phase, k) => {
-        const spec = model.activities[a.index]!.modes[m]!.phases[k]!
-        if (spec.hands)
-          out.push({
-            s: phase.from,
-            e: phase.to,
-            activity: a.index,
-            until: a.index,
-            hygiene: model.activities[a.index]!.hygiene,
-            cooks: phase.cooks,
-            fact: isBegun(model, a.index, k),
-            phase: k,
-          })
-      }),
-    )
+  const out = phasesWith(session, 'hands')
   model.facts?.touches.forEach((list, cook) => {
     for (const t of list)
       out.push({
@@ -97,6 +106,8 @@ function touches(session: SessionModel): Touch[] {
         activity: -1,
         until: -1,
         hygiene: t.hygiene,
+        code: ALWAYS,
+        least: t.to - t.from,
         cooks: [{ cook, code: ALWAYS }],
         fact: true,
         ...(t.to <= model.facts!.now ? { past: t.to } : {}),
@@ -110,6 +121,8 @@ function touches(session: SessionModel): Touch[] {
       until: -1,
       near: w.uses[0]!.use.activity,
       hygiene: CHORE,
+      code: w.code,
+      least: Math.min(...w.uses.map((u) => u.seconds)),
       cooks: w.cooks,
     })
   return out
@@ -180,36 +193,10 @@ function addHands(session: SessionModel, order: Order): void {
   model.cooks.forEach((cook, c) => {
     for (const [from, to] of cook.away) {
       const gap = absence(session, from, to)
-      for (const t of [...list, ...watched(session)].filter((x) => !x.fact))
+      for (const t of [...list, ...phasesWith(session, 'watch')].filter((x) => !x.fact))
         for (const x of t.cooks) if (x.cook === c) apart(session, order, t, gap, [0, 0], [x.code])
     }
   })
-}
-
-/** Phases that are only watched. */
-function watched(session: SessionModel): Touch[] {
-  const { model } = session
-  return session.activities.flatMap((a) =>
-    a
-      ? a.modes.flatMap((mode, m) =>
-          mode.phases.flatMap((phase, k) =>
-            model.activities[a.index]!.modes[m]!.phases[k]!.watch
-              ? [
-                  {
-                    s: phase.from,
-                    e: phase.to,
-                    activity: a.index,
-                    until: a.index,
-                    hygiene: CHORE,
-                    cooks: phase.cooks,
-                    fact: isBegun(model, a.index, k),
-                  },
-                ]
-              : [],
-          ),
-        )
-      : [],
-  )
 }
 
 function addAttention(session: SessionModel): void {

@@ -97,28 +97,9 @@ function choicesOf(session: SessionModel): PlanBody['choices'] {
   return Object.fromEntries(
     model.problem.choices.map((choice, k) => {
       const codes = session.options[k]!
-      const taken = codes.findIndex((code) => yes(code))
-      return [choice.id, choice.options[taken < 0 ? asPresent(session, k) : taken]!.id]
+      return [choice.id, choice.options[codes.findIndex((code) => yes(code))]!.id]
     }),
   )
-}
-
-/**
- * Options of which the same activities are present need not be decided between: the first that
- * goes with what is present.
- */
-function asPresent(session: SessionModel, choice: number): number {
-  const { engine, model, activities } = session
-  const there = (i: number) => {
-    const code = activities[i]?.code
-    return code === ALWAYS || (code !== undefined && code >= 0 && engine.isTrue(code))
-  }
-  const own = model.activities.filter((a) => a.choice === choice)
-  const fits = model.choices[choice]!.options.findIndex(
-    (o) => o.possible && own.every((a) => there(a.index) === o.members.has(a.index)),
-  )
-  // Where none does it is no plan, which the checker finds.
-  return Math.max(0, fits)
 }
 
 /** Which station of a place of several alike each use gets: the first that is free. */

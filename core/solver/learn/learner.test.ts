@@ -133,7 +133,7 @@ describe('Learner', () => {
         const found = sample(seed, size)
         if (!found?.body) return
         const { model, body } = found
-        const learner = new Learner(model, seeded(seed), body, scope)
+        const learner = new Learner(model, seeded(seed), { plan: body, scope })
         learner.tell(body)
         check({ model, body }, learner, seed)
       }),

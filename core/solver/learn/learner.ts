@@ -1,24 +1,25 @@
 import { breachesOf, type PlanBody } from '../emit'
 import type { Model } from '../model'
+import { strictValue } from '../objective'
 import { below, type Random } from '../random'
-import { ALWAYS } from './codes'
 import { addCut, addWashCuts, handWashCuts, shortWashes, strangers, together } from './cuts'
 import { Decisions } from './decisions'
 import { addHeatCut, heatCuts } from './heatCuts'
-import type { Code, Outcome } from './engine'
+import type { Outcome } from './engine'
 import { addExclusions } from './exclusion'
 import { bodyOf, standingIn, type Standing } from './extract'
+import { goalVariable, isGoal, type Goal } from './goals'
 import { valuesOf } from './hints'
-import {
-  buildSessionModel,
-  type OrderEnd,
-  type Scope,
-  type SessionModel,
-  type Touch,
-} from './sessionModel'
+import { Neighbourhood, type Held } from './neighbourhood'
+import { buildSessionModel, type Scope, type SessionModel } from './sessionModel'
 
 /** Activities that a neighbourhood leaves free at first. */
 const FREE = 17
+
+/** Objectives that whatever comes later makes less, rather than what comes earlier. */
+const LATE: ReadonlySet<Goal> = new Set(['handsSpread', 'lateStart'])
+
+const MAKESPAN: readonly Goal[] = ['makespan']
 
 /** How much shorter a plan a neighbourhood is asked for, as shares of the gap to the bound. */
 const STEPS = [0, 0.02, 0.06, 0.15]
@@ -44,8 +45,20 @@ const MEND = 12
 /** Decisions between two attempts to have everything else as early as it goes. */
 const TRY_AFTER = 40
 
-/** Literals to be held as far as they can be: (side, value). */
-type Held = [number, number][]
+/** Milliseconds that building takes, per activity squared. */
+const BUILD_MS = 0.08
+
+/** What a learner may leave out from the beginning, and what it is to make small. */
+export interface LearnerOptions {
+  /** The best plan so far: what lies close together in it has an order from the beginning. */
+  plan?: PlanBody
+  scope?: Scope
+  /**
+   * Which of the problem's objectives (`isGoal`, as all before it), of plans that are as good as
+   * this one in all before it; by default the makespan, whatever the objectives.
+   */
+  aim?: { objective: number; plan: PlanBody }
+}
 
 /**
  * Clause learning on one session: improves a plan in neighbourhoods, searches for a better one
@@ -53,7 +66,7 @@ type Held = [number, number][]
  */
 export class Learner {
   readonly session: SessionModel
-  /** Proven: no plan is shorter. */
+  /** Proven: no plan has less of what is to be made small. */
   bound = 0
   /** The last solution that broke a rule: what is nearest to it may still be worth having. */
   rejected: Standing | undefined
@@ -61,11 +74,16 @@ export class Learner {
   exhausted = false
   /** Whether so many milliseconds from now are past the end of the search. */
   expired: (milliseconds: number) => boolean = () => false
-  /** The best makespan known. */
+  /** The least known of what is to be made small, and how long that plan is. */
   private best = Infinity
+  private length = Infinity
+  /** What is to be made small, and the variable of it. */
+  private readonly name: Goal
+  private readonly goal: number
   /** The values of a solution that broke a rule. */
   private mended = new Int32Array(0)
   private readonly decisions: Decisions
+  private readonly near: Neighbourhood
   private freed: number
   private restarts = 0
   private first = 0
@@ -77,18 +95,34 @@ export class Learner {
   constructor(
     private readonly model: Model,
     private readonly random: Random,
-    /** The best plan so far: what lies close together in it has an order from the beginning. */
-    plan?: PlanBody,
-    scope?: Scope,
+    { plan, scope, aim }: LearnerOptions = {},
   ) {
     this.session = buildSessionModel(model, plan, scope)
     addExclusions(this.session)
     const { engine } = this.session
+    const names = aim
+      ? model.problem.objective.slice(0, aim.objective + 1).filter(isGoal)
+      : MAKESPAN
+    const goals = names.map((name) => goalVariable(this.session, name))
+    this.name = names.at(-1)!
+    this.goal = goals.at(-1)!
     engine.reserve(8000)
     if (!engine.seal()) this.exhausted = true
-    this.decisions = new Decisions(this.session, model)
-    this.bound = engine.lo(this.session.makespan)
+    for (const [k, goal] of goals.slice(0, -1).entries())
+      if (
+        !this.exhausted &&
+        !engine.require(2 * goal + 1, -strictValue(model, aim!.plan, names[k]!))
+      )
+        this.exhausted = true
+    this.decisions = new Decisions(this.session, model, LATE.has(this.name))
+    this.near = new Neighbourhood(this.session, model, random, this.decisions)
+    this.bound = engine.lo(this.goal)
     this.freed = Math.min(0.25, FREE / Math.max(1, model.activities.length))
+  }
+
+  /** Milliseconds that making one takes, roughly: not begun shortly before the end. */
+  static building(activities: number): number {
+    return BUILD_MS * activities ** 2
   }
 
   /** The values that the plan to stay near gives to all variables: mostly the best one. */
@@ -107,36 +141,39 @@ export class Learner {
 
   /** Takes over a bound that was proven elsewhere. */
   know(bound: number): void {
-    const { engine, makespan } = this.session
+    const { engine } = this.session
     if (this.exhausted || bound <= this.bound) return
     this.bound = bound
     engine.backtrack(0)
-    if (!engine.require(2 * makespan, bound)) this.close()
+    if (!engine.require(2 * this.goal, bound)) this.close()
   }
 
-  /** Takes over a plan: from now on only shorter ones are of interest. */
+  /** Takes over a plan: from now on only better ones are of interest. */
   tell(body: PlanBody): void {
-    if (body.makespan >= this.best) return
-    this.best = body.makespan
-    const { engine, makespan } = this.session
+    const value = strictValue(this.model, body, this.name)
+    if (value >= this.best) return
+    this.best = value
+    this.length = body.makespan
+    const { engine } = this.session
     engine.backtrack(0)
     this.values = valuesOf(this.session, body)
     if (this.orderNeighbours()) this.values = valuesOf(this.session, body)
-    if (!this.exhausted && !engine.require(2 * makespan + 1, -(body.makespan - 1))) this.close()
+    if (!this.exhausted && !engine.require(2 * this.goal + 1, -(value - 1))) this.close()
   }
 
   /** Searches near the best plan for so many conflicts; a better plan, if one turned up. */
   improve(conflicts: number): PlanBody | undefined {
     if (this.exhausted) return undefined
-    this.free = this.paying ? this.free : this.freeActivities()
-    const { makespan } = this.session
+    this.free = this.paying
+      ? this.free
+      : this.near.pick(this.freed, this.length, this.name === 'handsSpread')
     // A neighbourhood that pays is asked for twice as much each time: every step costs the same.
     const step = this.paying
       ? this.step
       : Math.max(1, (this.best - this.bound) * STEPS[below(this.random, STEPS.length)]!)
-    const held = this.neighbourhood(this.free)
+    const held = this.near.around(this.free)
     const outcome = this.search(this.below(step), held, conflicts)
-    if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.rootLo(makespan))
+    if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.rootLo(this.goal))
     const paid = this.paying
     this.paying = outcome === 'solution' || (paid && outcome === 'impossible' && step > 2)
     this.step =
@@ -151,9 +188,9 @@ export class Learner {
   /** Searches everywhere for a better plan; a run that ends proves that there is none. */
   explore(conflicts: number): PlanBody | undefined {
     if (this.exhausted) return undefined
-    const { makespan } = this.session
+    const { engine } = this.session
     const share = EXPLORE[below(this.random, EXPLORE.length)]!
-    const gap = Math.min(this.best, this.session.engine.horizonOf(makespan)) - this.bound
+    const gap = Math.min(this.best, engine.horizonOf(this.goal)) - this.bound
     const target =
       this.best < Infinity
         ? share > 0
@@ -162,8 +199,8 @@ export class Learner {
         : this.firstTarget()
     const outcome = this.search(target, [], conflicts)
     const better = outcome === 'solution' ? this.solution() : undefined
-    this.session.engine.backtrack(0)
-    if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.lo(makespan))
+    engine.backtrack(0)
+    if (!this.exhausted) this.bound = Math.max(this.bound, engine.lo(this.goal))
     return better
   }
 
@@ -176,21 +213,29 @@ export class Learner {
   /** That it is no longer than so many times the bound. */
   private within(times: number): Held[number] | undefined {
     const limit = Math.ceil(times * Math.max(1, this.bound))
-    const { engine, makespan } = this.session
-    return limit < engine.horizonOf(makespan) ? [2 * makespan + 1, -limit] : undefined
+    const { goal } = this
+    return limit < this.session.engine.horizonOf(goal) ? [2 * goal + 1, -limit] : undefined
   }
 
   /** Tries to prove that no plan is as short as somewhat above the bound. */
   raiseBound(conflicts: number, share: number): PlanBody | undefined {
-    const { engine, makespan } = this.session
+    const { goal } = this
+    const { engine } = this.session
     if (this.exhausted) return undefined
-    const top = Math.min(this.best - 1, engine.horizonOf(makespan))
+    const top = Math.min(this.best - 1, engine.horizonOf(goal))
     const target = Math.floor(this.bound + (top - this.bound) * share)
-    const outcome = this.search([2 * makespan + 1, -target], [], conflicts)
+    const outcome = this.search([2 * goal + 1, -target], [], conflicts)
     const better = outcome === 'solution' ? this.solution() : undefined
     engine.backtrack(0)
-    if (!this.exhausted) this.bound = Math.max(this.bound, engine.lo(makespan))
+    if (!this.exhausted) this.bound = Math.max(this.bound, engine.lo(goal))
     return better
+  }
+
+  /** Gives the neighbours in each cook's work an order; whether one had none yet. */
+  private orderNeighbours(): boolean {
+    const ordered = this.near.order()
+    if (this.session.engine.impossible) this.close()
+    return ordered
   }
 
   private close(): void {
@@ -203,7 +248,7 @@ export class Learner {
    * a rule that the constraints so far leave out, they are told of it.
    */
   private solution(): PlanBody | undefined {
-    const near = this.values
+    const before = this.values
     for (let round = 0; ; round++) {
       const body = this.standing()
       if (body) return body
@@ -211,22 +256,15 @@ export class Learner {
       // The same order with what was missing is mostly a little longer and still good.
       this.values = this.mended
       this.orderNeighbours()
-      const again = !this.exhausted && this.search(this.below(1), this.everything(), MEND)
-      this.values = near
+      const again = !this.exhausted && this.search(this.below(1), this.near.everything(), MEND)
+      this.values = before
       if (again !== 'solution') return undefined
     }
   }
 
-  /** Everything that the plan to stay near says: who, where, how, and the order of neighbours. */
-  private everything(): Held {
-    const held = this.neighbourhood(new Set())
-    for (const codes of this.decisions.washCodes) for (const code of codes) this.hold(held, code)
-    return held
-  }
-
   /** That it is shorter than the best by at least so much. */
   private below(step: number): Held[number] {
-    return [2 * this.session.makespan + 1, -Math.floor(this.best - step)]
+    return [2 * this.goal + 1, -Math.floor(this.best - step)]
   }
 
   /** The solution in the engine as a plan; where it breaks a rule, that rule is said from now on. */
@@ -240,8 +278,9 @@ export class Learner {
     if (!unknown.length && !overlaps.length && !hands.length && !washes.length && !heats.length) {
       const body = bodyOf(this.session)
       if (body && breachesOf(this.model, body) === 0) {
-        this.tell(body)
-        return body
+        const eased = this.decisions.late ? this.eased(body) : body
+        this.tell(eased)
+        return eased
       }
     }
     this.rejected = standingIn(this.session)
@@ -257,6 +296,32 @@ export class Learner {
     if (!engine.impossible) addWashCuts(this.session, washes)
     if (engine.impossible) this.close()
     return undefined
+  }
+
+  /**
+   * A plan in the same order with everything as early as it goes but the first work of each cook:
+   * what is put off to the last moment has no time to spare if something goes wrong.
+   */
+  private eased(body: PlanBody): PlanBody {
+    const { decisions, goal, model, session } = this
+    const before = this.values
+    session.engine.backtrack(0)
+    this.values = valuesOf(session, body)
+    this.orderNeighbours()
+    const held = this.near.everything()
+    session.firsts.forEach((x, c) => {
+      const from = this.near.touchesOf(c).map((t) => this.values[t.s]!)
+      if (from.length) held.push([2 * x, Math.min(...from)])
+    })
+    const value = strictValue(model, body, this.name)
+    decisions.late = false
+    const solved = !this.exhausted && this.search([2 * goal + 1, -value], held, MEND)
+    const eased = solved === 'solution' ? bodyOf(session) : undefined
+    decisions.late = true
+    this.values = before
+    const good =
+      eased && breachesOf(model, eased) === 0 && strictValue(model, eased, this.name) <= value
+    return good ? eased : body
   }
 
   /**
@@ -300,89 +365,6 @@ export class Learner {
       }
       if (!this.decisions.next()) return 'solution'
     }
-  }
-
-  /** Holds everything of the best plan but what belongs to some of its activities. */
-  private neighbourhood(free: Set<number>): Held {
-    const { session, values } = this
-    const held: Held = []
-    const hold = (code: Code | undefined) => this.hold(held, code)
-    this.decisions.perActivity.forEach((codes, i) => {
-      if (!free.has(i)) codes.forEach(hold)
-    })
-    // Neighbours in time keep their order; all others follow from that.
-    const holdOrder = (list: OrderEnd[]) => {
-      const order = list
-        .filter((t) => !free.has(t.activity) && !free.has(t.until) && values[t.s]! >= 0)
-        .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
-      for (let i = 1; i < order.length; i++) hold(session.turnOf(order[i - 1]!, order[i]!))
-    }
-    for (let c = 0; c < this.model.cooks.length; c++) holdOrder(this.touchesOf(c))
-    for (const place of session.places)
-      if (place.stations.length === 1) holdOrder(place.uses.filter((u) => this.taken(u.code)))
-    return held
-  }
-
-  private hold(held: Held, code: Code | undefined): void {
-    const value = code !== undefined && code >= 0 ? this.values[code >> 1]! : -1
-    if (value < 0) return
-    const x = code! >> 1
-    held.push(value === 1 ? [2 * x, 1] : [2 * x + 1, 0])
-  }
-
-  /** Gives the neighbours in each cook's work an order; whether one had none yet. */
-  private orderNeighbours(): boolean {
-    const { session, values } = this
-    const before = session.orders.length
-    for (let c = 0; c < this.model.cooks.length; c++) {
-      const list = this.touchesOf(c)
-        .filter((t) => !t.fact)
-        .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
-      for (let i = 1; i < list.length; i++) session.lateTurn(list[i - 1]!, list[i]!)
-    }
-    if (session.engine.impossible) this.close()
-    return session.orders.length > before
-  }
-
-  /** What a cook has in hand in the best plan. */
-  private touchesOf(cook: number): Touch[] {
-    return this.session.touches.filter(
-      (t) => this.values[t.s]! >= 0 && t.cooks.some((x) => x.cook === cook && this.taken(x.code)),
-    )
-  }
-
-  private taken(code: Code): boolean {
-    return code === ALWAYS || (code >= 0 && this.values[code >> 1] === 1 - (code & 1))
-  }
-
-  private freeActivities(): Set<number> {
-    const { model, random, session } = this
-    const n = model.activities.length
-    const wanted = Math.min(n, Math.max(3, Math.round(n * this.freed)))
-    const free = new Set<number>()
-    // Of a large session only what lies together: the order of the rest was never asked for.
-    const kind = session.partial ? 0 : random()
-    const startOf = (i: number) => this.values[session.activities[i]?.start ?? 0]!
-    if (kind < 0.4) {
-      const centre = random() * this.best
-      const order = model.activities
-        .map((a) => a.index)
-        .sort((a, b) => Math.abs(startOf(a) - centre) - Math.abs(startOf(b) - centre))
-      for (const i of order.slice(0, wanted)) free.add(i)
-    } else if (kind < 0.8 || !session.places.length) {
-      const dishes = [...new Set(model.problem.activities.map((a) => a.dish ?? a.id))]
-      while (free.size < wanted && dishes.length) {
-        const [dish] = dishes.splice(below(random, dishes.length), 1)
-        model.problem.activities.forEach((a, i) => {
-          if ((a.dish ?? a.id) === dish) free.add(i)
-        })
-      }
-    } else {
-      const place = session.places[below(random, session.places.length)]!
-      for (const use of place.uses) free.add(use.activity)
-      while (free.size < wanted) free.add(below(random, n))
-    }
-    return free
   }
 }
 

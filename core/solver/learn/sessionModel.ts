@@ -29,6 +29,9 @@ export interface LActivity {
 /** A stretch of hands work and who may do it. */
 export interface Touch extends OrderEnd {
   hygiene: number
+  /** Done at all where this is true, and then for at least so many seconds. */
+  code: Code
+  least: number
   /** Which phase of its activity it is. */
   phase?: number
   cooks: { cook: number; code: Code }[]
@@ -60,8 +63,8 @@ export interface LHold {
 
 /** A wash before an activity (or hold) takes a place; its own hands work. */
 export interface LWash {
-  /** What it is done for, on each station that could serve. */
-  uses: { use: Use; station: number }[]
+  /** What it is done for, on each station that could serve, and the least it then takes. */
+  uses: { use: Use; station: number; seconds: number }[]
   code: Code
   start: number
   end: number
@@ -89,6 +92,8 @@ export interface SessionModel {
   holds: (LHold | undefined)[]
   places: Place[]
   washes: LWash[]
+  /** Per cook, the beginning of the first hands work, where an objective asks for it. */
+  firsts: number[]
   /** All hands work, washes included. */
   touches: Touch[]
   heats: Heat[]
@@ -135,7 +140,9 @@ export interface Scope {
   /** How many places apart on a washed station two uses then have an order. */
   uses: number
 }
-const SCOPE: Scope = { hands: 16, large: 160, uses: 8 }
+/** Activities above which a session is not learned whole. */
+export const LARGE = 160
+const SCOPE: Scope = { hands: 16, large: LARGE, uses: 8 }
 
 /** Latest instant that anything may reach in a plan worth looking for. */
 export function horizonOf(model: Model): number {
@@ -307,6 +314,7 @@ export function buildSessionModel(
     holds,
     places,
     washes: [],
+    firsts: [],
     touches: [],
     heats: [],
     turnOf: () => undefined,

@@ -30,7 +30,7 @@ export function addWashing(session: SessionModel, order: Order): void {
       const seconds = Math.min(...others.map((o) => direct(o, use)))
       const washed = washes.get(use.need) ?? newWash(session, use, wash.cooks)
       washes.set(use.need, washed)
-      washed.uses.push({ use, station: station.index })
+      washed.uses.push({ use, station: station.index, seconds })
       engine.edges.add(washed.start, washed.end, seconds, use.code === ALWAYS ? [] : [use.code])
       for (const c of washed.cooks)
         if (!wash.cooks.includes(c.cook)) anyOf(engine, [not(use.code), not(c.code)])

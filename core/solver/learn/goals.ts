@@ -1,0 +1,114 @@
+import type { ObjectiveName } from '../../problem'
+import type { Code } from './engine'
+import { allOf, ALWAYS, anyOf, NEVER_SO, not } from './codes'
+import { Linear } from './linear'
+import type { LWash, SessionModel, Touch } from './sessionModel'
+import { washSeconds } from './washing'
+
+/** How often an oven changes its heat is not among the constraints. */
+export type Goal = Exclude<ObjectiveName, 'heatChanges'>
+export const isGoal = (name: ObjectiveName): name is Goal => name !== 'heatChanges'
+
+/**
+ * A variable of the session that is at least the `strictValue` of an objective, and equal to it in
+ * some solution. To be called before the engine is sealed, once all hands work is known.
+ */
+export function goalVariable(session: SessionModel, objective: Goal): number {
+  switch (objective) {
+    case 'makespan':
+      return session.makespan
+    case 'handsFree':
+      return handsFree(session)
+    case 'handsSpread':
+      return handsSpread(session)
+    case 'cost':
+      return cost(session)
+    case 'lateStart':
+      return lateStart(session)
+  }
+}
+
+/** Hands work that counts: not on what runs on aside. */
+function counted({ touches, model }: SessionModel): Touch[] {
+  return touches.filter((t) => t.activity < 0 || !model.activities[t.activity]!.aside)
+}
+
+function lag({ engine }: SessionModel, from: number, to: number, code: Code): void {
+  if (code !== NEVER_SO) engine.edges.add(from, to, 0, code === ALWAYS ? [] : [code])
+}
+
+function handsFree(session: SessionModel): number {
+  const { engine, makespan } = session
+  const last = engine.newInt(0, engine.horizonOf(makespan))
+  for (const t of counted(session)) lag(session, t.e, last, t.code)
+  return last
+}
+
+/**
+ * From each cook's first hands work to the last, less the least that the work takes. What goes on
+ * for longer than it must is not taken off, and nothing is washed needlessly: a cook with time to
+ * spare would otherwise be given such work to fill it.
+ */
+function handsSpread(session: SessionModel): number {
+  const { engine, makespan, model } = session
+  const horizon = engine.horizonOf(makespan)
+  const spread = engine.newInt(0, model.cooks.length * horizon)
+  const sum = new Linear(0).add(spread, -1)
+  const work = counted(session)
+  model.cooks.forEach((_, c) => {
+    const first = engine.newInt(0, horizon)
+    const last = engine.newInt(0, horizon)
+    lag(session, first, last, ALWAYS)
+    for (const t of work)
+      for (const { cook, code } of t.cooks) {
+        if (cook !== c) continue
+        lag(session, first, t.s, code)
+        lag(session, t.e, last, code)
+      }
+    session.firsts[c] = first
+    sum.add(last, 1).add(first, -1)
+  })
+  for (const t of work) sum.addWhere(t.code, -t.least)
+  for (const wash of session.washes) onlyWhereNeeded(session, wash)
+  sum.post(engine)
+  return spread
+}
+
+/** Washed is what stood with something else before, and only for what is put on it. */
+function onlyWhereNeeded(session: SessionModel, { code, uses }: LWash): void {
+  const { engine, model, places } = session
+  const reasons = uses.flatMap(({ use, station }) =>
+    places
+      .find((p) => p.stations[0] === station)!
+      .uses.filter((o) => o.s !== use.s && washSeconds(model, station, o, use) > 0)
+      .map((other) => {
+        const turn = session.turnOf(other, use) ?? NEVER_SO
+        return allOf(engine, [...new Set([turn, other.code, use.code])])
+      }),
+  )
+  anyOf(engine, [not(code), ...reasons])
+}
+
+function cost(session: SessionModel): number {
+  const { engine, model, options } = session
+  const costs = model.choices.map((choice) => choice.options.map((o) => o.cost))
+  const limits = (pick: (...costs: number[]) => number) =>
+    costs.reduce((sum, list) => sum + pick(0, ...list), 0)
+  const total = engine.newInt(limits(Math.min), limits(Math.max))
+  const sum = new Linear(0).add(total, -1)
+  costs.forEach((list, c) => list.forEach((value, o) => sum.addWhere(options[c]![o]!, value)))
+  sum.post(engine)
+  return total
+}
+
+/** The earliest start, counted backward. */
+function lateStart(session: SessionModel): number {
+  const { engine, makespan, model, activities } = session
+  const horizon = engine.horizonOf(makespan)
+  const first = engine.newInt(0, horizon)
+  for (const a of activities)
+    if (a && !model.activities[a.index]!.aside) lag(session, first, a.start, a.code)
+  const late = engine.newInt(-horizon, 0)
+  new Linear(0).add(first, -1).add(late, -1).post(engine)
+  return late
+}

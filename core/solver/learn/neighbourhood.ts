@@ -1,0 +1,130 @@
+import type { Model } from '../model'
+import { below, type Random } from '../random'
+import { ALWAYS } from './codes'
+import type { Decisions } from './decisions'
+import type { Code } from './engine'
+import type { OrderEnd, SessionModel, Touch } from './sessionModel'
+
+/** How often what is free lies together in time: in general, and where only two ends of it count. */
+const NEAR = [0.4, 0.7]
+
+/** Literals to be held as far as they can be: (side, value). */
+export type Held = [number, number][]
+
+/** What is held and what is free in a search near the plan whose values the decisions have. */
+export class Neighbourhood {
+  constructor(
+    private readonly session: SessionModel,
+    private readonly model: Model,
+    private readonly random: Random,
+    private readonly decisions: Decisions,
+  ) {}
+
+  private get values(): Int32Array {
+    return this.decisions.values
+  }
+
+  /** Everything that the plan to stay near says: who, where, how, and the order of neighbours. */
+  everything(): Held {
+    const held = this.around(new Set())
+    for (const codes of this.decisions.washCodes) for (const code of codes) this.hold(held, code)
+    return held
+  }
+
+  /** Holds everything of the best plan but what belongs to some of its activities. */
+  around(free: Set<number>): Held {
+    const { session, values } = this
+    const held: Held = []
+    const hold = (code: Code | undefined) => this.hold(held, code)
+    this.decisions.perActivity.forEach((codes, i) => {
+      if (!free.has(i)) codes.forEach(hold)
+    })
+    // Neighbours in time keep their order; all others follow from that.
+    const holdOrder = (list: OrderEnd[]) => {
+      const order = list
+        .filter((t) => !free.has(t.activity) && !free.has(t.until) && values[t.s]! >= 0)
+        .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
+      for (let i = 1; i < order.length; i++) hold(session.turnOf(order[i - 1]!, order[i]!))
+    }
+    for (let c = 0; c < this.model.cooks.length; c++) holdOrder(this.touchesOf(c))
+    for (const place of session.places)
+      if (place.stations.length === 1) holdOrder(place.uses.filter((u) => this.taken(u.code)))
+    return held
+  }
+
+  private hold(held: Held, code: Code | undefined): void {
+    const value = code !== undefined && code >= 0 ? this.values[code >> 1]! : -1
+    if (value < 0) return
+    const x = code! >> 1
+    held.push(value === 1 ? [2 * x, 1] : [2 * x + 1, 0])
+  }
+
+  /** Gives the neighbours in each cook's work an order; whether one had none yet. */
+  order(): boolean {
+    const { session, values } = this
+    const before = session.orders.length
+    for (let c = 0; c < this.model.cooks.length; c++) {
+      const list = this.touchesOf(c)
+        .filter((t) => !t.fact)
+        .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
+      for (let i = 1; i < list.length; i++) session.lateTurn(list[i - 1]!, list[i]!)
+    }
+    return session.orders.length > before
+  }
+
+  /** What a cook has in hand in the best plan. */
+  touchesOf(cook: number): Touch[] {
+    return this.session.touches.filter(
+      (t) => this.values[t.s]! >= 0 && t.cooks.some((x) => x.cook === cook && this.taken(x.code)),
+    )
+  }
+
+  private taken(code: Code): boolean {
+    return code === ALWAYS || (code >= 0 && this.values[code >> 1] === 1 - (code & 1))
+  }
+
+  private centre(length: number, ends: boolean): number {
+    const { model, random } = this
+    const anywhere = random() * length
+    if (!ends || random() < 0.2) return anywhere
+    const list = this.touchesOf(below(random, model.cooks.length))
+    if (!list.length) return anywhere
+    return random() < 0.5
+      ? Math.min(...list.map((t) => this.values[t.s]!))
+      : Math.max(...list.map((t) => this.values[t.e]!))
+  }
+
+  /**
+   * Activities to leave free: such a share of all, of a plan of such a length. `ends`: mostly around
+   * where the work of a cook begins or ends.
+   */
+  pick(share: number, length: number, ends: boolean): Set<number> {
+    const { model, random, session } = this
+    const n = model.activities.length
+    const wanted = Math.min(n, Math.max(3, Math.round(n * share)))
+    const free = new Set<number>()
+    // Of a large session only what lies together: the order of the rest was never asked for.
+    const kind = session.partial ? 0 : random()
+    const startOf = (i: number) => this.values[session.activities[i]?.start ?? 0]!
+    if (kind < NEAR[ends ? 1 : 0]!) {
+      const centre = this.centre(length, ends)
+      const order = model.activities
+        .map((a) => a.index)
+        .sort((a, b) => Math.abs(startOf(a) - centre) - Math.abs(startOf(b) - centre))
+      for (const i of order.slice(0, wanted)) free.add(i)
+    } else if (kind < 0.8 || !session.places.length) {
+      const dishes = [...new Set(model.problem.activities.map((a) => a.dish ?? a.id))]
+      while (free.size < wanted && dishes.length) {
+        const [dish] = dishes.splice(below(random, dishes.length), 1)
+        model.problem.activities.forEach((a, i) => {
+          if ((a.dish ?? a.id) === dish) free.add(i)
+        })
+      }
+    } else {
+      const place = session.places[below(random, session.places.length)]!
+      for (const use of place.uses) free.add(use.activity)
+      while (free.size < wanted) free.add(below(random, n))
+    }
+    return free
+  }
+}

@@ -1,0 +1,31 @@
+import { negated, type Code, type Engine } from './engine'
+
+/**
+ * Searches to the end by fixing booleans, then integers at their lowest: up to so many solutions that
+ * differ in the booleans, as their truths and then the integers.
+ */
+export function solveAll(engine: Engine, codes: Code[], ints: number[], most = 1): number[][] {
+  const found: number[][] = []
+  if (!engine.seal()) return found
+  for (;;) {
+    if (!engine.propagate()) {
+      if (!engine.learn()) return found
+      continue
+    }
+    const code = codes.find((c) => !engine.isFixed(c >> 1))
+    if (code !== undefined) {
+      engine.decide(code, 1 - (code & 1))
+      continue
+    }
+    const x = ints.find((i) => !engine.isFixed(i))
+    if (x !== undefined) {
+      engine.decide(2 * x + 1, -engine.lo(x))
+      continue
+    }
+    found.push([...codes.map((c) => (engine.isTrue(c) ? 1 : 0)), ...ints.map((i) => engine.lo(i))])
+    if (found.length >= most) return found
+    const last = codes.map((c) => (engine.isTrue(c) ? negated(c) : c))
+    engine.backtrack(0)
+    if (!engine.requireAny(last) || !engine.propagate()) return found
+  }
+}

@@ -1,0 +1,200 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { breachText, checkPlan } from '../plan'
+import { readProblem, type ObjectiveName, type Problem } from '../problem'
+import { randomProblem } from '../testing/randomProblem'
+import { buildModel } from './buildModel'
+import { planOf, type PlanBody } from './emit'
+import { Learner } from './learn/learner'
+import { compareObjectives, strictValue, valuesOfBody } from './objective'
+import { below, seeded } from './random'
+import { solve } from './solve'
+
+const STATUS = { status: 'feasible' as const, bound: 0, seed: 1, elapsedMs: 0, reasons: [] }
+
+/** Three or four pieces of hands work of fixed length for two cooks, in part one after another. */
+function tiny(seed: number, objective: ObjectiveName[]): Problem {
+  const random = seeded(seed * 2654435761)
+  const int = (from: number, to: number) => from + below(random, to - from + 1)
+  const n = int(3, 4)
+  const reading = readProblem({
+    format: 'cadrum/problem@1',
+    name: 'tiny',
+    cooks: [{ id: 'c0', skills: ['knife', 'heat'] }, { id: 'c1' }],
+    stations: [{ id: 'b', kind: 'burner' }],
+    activities: Array.from({ length: n }, (_, i) => {
+      const least = int(1, 3)
+      return {
+        id: `a${i}`,
+        label: `a${i}`,
+        modes: [
+          {
+            id: 'm',
+            needs: random() < 0.3 ? [{ kind: 'burner' }] : [],
+            phases: [
+              {
+                seconds: [least, least] as [number, number],
+                hands: random() < 0.2 ? { skill: 'knife' } : {},
+              },
+            ],
+          },
+        ],
+      }
+    }),
+    choices: [],
+    relations: Array.from({ length: int(1, 2) }, () => {
+      const to = int(1, n - 1)
+      const min = int(0, 2)
+      return {
+        from: `a${int(0, to - 1)}`,
+        to: `a${to}`,
+        kind: 'FS' as const,
+        min,
+        ...(random() < 0.3 ? { max: min + int(0, 2) } : {}),
+      }
+    }),
+    holds: [],
+    hygiene: {},
+    objective,
+  })
+  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+  return reading.value
+}
+
+/** What all objectives of a tiny problem can be at best, by putting everything everywhere. */
+function best(problem: Problem, longest: number): number[] {
+  const model = buildModel(problem)
+  const burner = problem.activities.map((a) => a.modes[0]!.needs.map(() => 'b'))
+  let least: number[] = []
+  const place = (runs: PlanBody['activities']) => {
+    const activity = problem.activities[runs.length]
+    if (activity) {
+      const [seconds] = activity.modes[0]!.phases[0]!.seconds
+      for (let start = 0; start + seconds <= longest; start++)
+        for (const { id } of problem.cooks) {
+          const [from, to] = [start, start + seconds]
+          const run = {
+            id: activity.id,
+            mode: 'm',
+            start,
+            end: to,
+            phases: [{ from, to, cook: id }],
+          }
+          place([...runs, { ...run, stations: burner[runs.length]! }])
+        }
+      return
+    }
+    const body: PlanBody = {
+      makespan: Math.max(...runs.map((r) => r.end)),
+      choices: {},
+      activities: runs,
+      holds: [],
+      chores: [],
+      heats: [],
+    }
+    const values = valuesOfBody(model, body)
+    // The checker takes longest, so it is asked last.
+    if (least.length && compareObjectives(values, least) >= 0) return
+    if (!checkPlan(problem, planOf(model, body, STATUS)).length) least = values
+  }
+  place([])
+  return least
+}
+
+describe('the objectives after the first', () => {
+  it.each<[ObjectiveName, ...ObjectiveName[]]>([
+    ['makespan', 'handsFree', 'handsSpread'],
+    ['makespan', 'lateStart', 'handsSpread'],
+  ])('are as small as trying everything finds them: %s, %s, %s', (...objective) => {
+    let compared = 0
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 100_000 }), (seed) => {
+        const problem = tiny(seed, objective)
+        const plan = solve(problem, { iterations: 800 })
+        expect(checkPlan(problem, plan).map(breachText)).toEqual([])
+        if (plan.status !== 'optimal' || plan.makespan > 9) return
+        compared++
+        expect(valuesOfBody(buildModel(problem), plan)).toEqual(best(problem, plan.makespan))
+      }),
+      { numRuns: 30, seed: 3 },
+    )
+    expect(compared).toBeGreaterThan(15)
+  })
+
+  it('are counted by the constraints as they are in the plan', () => {
+    let counted = 0
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
+        const problem = randomProblem(seed, 9)
+        if (problem.progress) return
+        const model = buildModel({ ...problem, objective: ['makespan', 'cost', 'handsSpread'] })
+        const plan = solve(model.problem, { iterations: 14, seed })
+        if (!plan.activities.length) return
+        for (const objective of [1, 2]) {
+          const learner = new Learner(model, seeded(seed), { aim: { objective, plan } })
+          learner.tell(plan)
+          const before = strictValue(model, plan, model.problem.objective[objective]!)
+          for (let k = 0; k < 6 && !learner.exhausted; k++) {
+            const found = k % 2 ? learner.improve(20) : learner.explore(20)
+            if (!found) continue
+            counted++
+            expect(checkPlan(problem, planOf(model, found, STATUS)).map(breachText)).toEqual([])
+            const [makespan, cost] = valuesOfBody(model, found)
+            const [oldSpan, oldCost] = valuesOfBody(model, plan)
+            expect(makespan).toBeLessThanOrEqual(oldSpan!)
+            if (objective === 2) expect(cost).toBeLessThanOrEqual(oldCost!)
+            const after = strictValue(model, found, model.problem.objective[objective]!)
+            expect(after).toBeLessThan(before)
+            // The last found is the one the bound is proven against.
+            expect(learner.bound).toBeLessThanOrEqual(after)
+          }
+        }
+      }),
+      { numRuns: 120, seed: 8 },
+    )
+    expect(counted).toBeGreaterThan(60)
+  })
+
+  it('put nothing off that may as well be done at once', () => {
+    const hands = (id: string, seconds: number, more: { skill?: string } = {}) => ({
+      id,
+      label: id,
+      modes: [
+        {
+          id: 'm',
+          needs: [],
+          phases: [{ seconds: [seconds, seconds] as [number, number], hands: more }],
+        },
+      ],
+    })
+    const dough = { skill: 'dough' }
+    const reading = readProblem({
+      format: 'cadrum/problem@1',
+      name: 'a dough that rises',
+      cooks: [
+        { id: 'c0', skills: ['dough'] },
+        { id: 'c1', skills: [] },
+      ],
+      stations: [],
+      activities: [
+        hands('knead', 50, dough),
+        hands('shape', 10, dough),
+        hands('salad', 30),
+        hands('dip', 5),
+      ],
+      choices: [],
+      relations: [{ from: 'knead', to: 'shape', kind: 'FS', min: 100, max: 100 }],
+      holds: [],
+      hygiene: {},
+    })
+    if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+    const plan = solve(reading.value, { iterations: 2000 })
+    expect(plan.status).toBe('optimal')
+    // One cook does it all while the dough rises, and then waits; the other is not needed.
+    const runs = plan.activities.map(({ id, phases: [p] }) => [id, p!.cook, p!.from])
+    expect(runs.map(([, cook]) => cook)).toEqual(['c0', 'c0', 'c0', 'c0'])
+    expect(runs[0]).toEqual(['knead', 'c0', 0])
+    expect([runs[1]![2], runs[3]]).toEqual([50, ['shape', 'c0', 150]])
+    expect([80, 55]).toContain(runs[2]![2])
+  })
+})

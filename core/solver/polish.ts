@@ -1,0 +1,87 @@
+import type { PlanBody } from './emit'
+import { isGoal } from './learn/goals'
+import { Learner } from './learn/learner'
+import type { Model } from './model'
+import type { Random } from './random'
+
+/**
+ * The objectives after the first, one after the other: each is made small by clause learning
+ * among plans that are as good in all before it, until nothing less is possible.
+ */
+export class Polisher {
+  /** Nothing is left to learn about. */
+  done = false
+  /** Nothing less is possible in any objective. */
+  complete = false
+  /** Whether so many milliseconds from now are past the end of the search. */
+  expired: (milliseconds: number) => boolean = () => false
+  private learner: Learner | undefined
+  private lessons = 0
+  private skipped = false
+  /** Lessons since the last that found something. */
+  private fruitless = 0
+  /** Which objective it is at, and the values of those before it. */
+  private stage = 0
+  private before: number[] = []
+
+  constructor(
+    private readonly model: Model,
+    private readonly random: Random,
+  ) {}
+
+  /**
+   * One lesson from the best plan known, of so many conflicts; a plan that may be better. After
+   * more than `patience` lessons without one it goes on to the next objective.
+   */
+  learn(
+    body: PlanBody,
+    values: readonly number[],
+    conflicts: number,
+    patience: number,
+  ): PlanBody | undefined {
+    this.turnTo(values)
+    if (this.done) return undefined
+    const { length } = this.model.activities
+    if (!this.learner && this.expired(Learner.building(length))) return undefined
+    this.learner ??= new Learner(this.model, this.random, {
+      plan: body,
+      aim: { objective: this.stage, plan: body },
+    })
+    const { learner } = this
+    learner.expired = this.expired
+    learner.tell(body)
+    const turn = this.lessons++ % 6
+    const found =
+      turn === 4
+        ? learner.explore(conflicts)
+        : turn === 5
+          ? learner.raiseBound(conflicts, 0.2)
+          : learner.improve(conflicts)
+    this.fruitless = found ? 0 : this.fruitless + 1
+    const last = this.stage + 1 >= this.model.problem.objective.length
+    // Whether it could be less may be as hard to say as whether the session could be shorter.
+    if (learner.exhausted) this.begin(this.stage + 1, values)
+    else if (!last && this.fruitless > patience) {
+      this.skipped = true
+      this.begin(this.stage + 1, values)
+    }
+    return found
+  }
+
+  /** Begins again at whatever has become better before what it is at. */
+  private turnTo(values: readonly number[]): void {
+    const changed = this.before.findIndex((v, k) => v !== values[k])
+    if (this.stage === 0 || changed >= 0) this.begin(Math.max(1, changed), values)
+  }
+
+  private begin(stage: number, values: readonly number[]): void {
+    const { objective } = this.model.problem
+    this.learner = undefined
+    this.stage = stage
+    this.fruitless = 0
+    this.before = values.slice(0, stage)
+    const past = stage >= objective.length
+    this.done = past || !isGoal(objective[stage]!)
+    this.complete = past && !this.skipped
+  }
+}
