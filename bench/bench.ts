@@ -1,6 +1,8 @@
 import { breachText, checkPlan, progressAt, type Plan } from '../core/plan'
 import { readProblem, type Problem } from '../core/problem'
 import { startSolving } from '../core/solver'
+import { buildModel } from '../core/solver/buildModel'
+import { valuesOfBody } from '../core/solver/objective'
 import { jobShop, jobShopNames } from './jobShops'
 import { everyFeature } from './everyFeature'
 import { homeSession } from './sessions'
@@ -14,6 +16,8 @@ export interface Row {
   at: Record<string, number>
   makespan: number
   bound: number
+  /** Seconds that cooks wait between their first and last hands work, summed (`handsSpread`). */
+  idleS: number
   /** Seconds until the optimum was proven. */
   provenS: number | null
   /** Milliseconds to the first valid plan with the first half of this one done or under way. */
@@ -80,6 +84,7 @@ export function measure(name: string, problem: Problem, seconds: number): Row {
     at,
     makespan: plan.makespan,
     bound: plan.bound,
+    idleS: valuesOfBody(buildModel({ ...problem, objective: ['handsSpread'] }), plan)[0]!,
     provenS: provenS === null ? null : Math.round(provenS * 10) / 10,
   }
 }
