@@ -122,37 +122,38 @@ describe('the objectives after the first', () => {
   })
 
   it('are counted by the constraints as they are in the plan', () => {
+    const objective: ObjectiveName[] = ['makespan', 'cost', 'handsSpread']
     let counted = 0
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
-        const problem = randomProblem(seed, 9)
-        if (problem.progress) return
-        const model = buildModel({ ...problem, objective: ['makespan', 'cost', 'handsSpread'] })
-        const plan = solve(model.problem, { iterations: 14, seed })
+        const problem = { ...randomProblem(seed, 9), objective }
+        const model = buildModel(problem)
+        const plan = solve(problem, { iterations: 14, seed })
         if (!plan.activities.length) return
-        for (const objective of [1, 2]) {
-          const learner = new Learner(model, seeded(seed), { aim: { objective, plan } })
+        for (const aim of [1, 2]) {
+          const name = objective[aim]!
+          const learner = new Learner(model, seeded(seed), { aim: { objective: aim, plan } })
           learner.tell(plan)
-          const before = strictValue(model, plan, model.problem.objective[objective]!)
+          let least = strictValue(model, plan, name)
           for (let k = 0; k < 6 && !learner.exhausted; k++) {
             const found = k % 2 ? learner.improve(20) : learner.explore(20)
             if (!found) continue
             counted++
             expect(checkPlan(problem, planOf(model, found, STATUS)).map(breachText)).toEqual([])
-            const [makespan, cost] = valuesOfBody(model, found)
-            const [oldSpan, oldCost] = valuesOfBody(model, plan)
-            expect(makespan).toBeLessThanOrEqual(oldSpan!)
-            if (objective === 2) expect(cost).toBeLessThanOrEqual(oldCost!)
-            const after = strictValue(model, found, model.problem.objective[objective]!)
-            expect(after).toBeLessThan(before)
-            // The last found is the one the bound is proven against.
-            expect(learner.bound).toBeLessThanOrEqual(after)
+            expect(found.makespan).toBeLessThanOrEqual(plan.makespan)
+            if (aim === 2) {
+              const costs = [found, plan].map((p) => strictValue(model, p, 'cost'))
+              expect(costs[0]).toBeLessThanOrEqual(costs[1]!)
+            }
+            expect(strictValue(model, found, name)).toBeLessThan(least)
+            least = strictValue(model, found, name)
           }
+          expect(learner.bound).toBeLessThanOrEqual(least)
         }
       }),
-      { numRuns: 120, seed: 8 },
+      { numRuns: 100, seed: 8 },
     )
-    expect(counted).toBeGreaterThan(60)
+    expect(counted).toBeGreaterThan(40)
   })
 
   it('put nothing off that may as well be done at once', () => {
