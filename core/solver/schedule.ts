@@ -8,6 +8,15 @@ import { placeFacts } from './placeFacts'
 import { StationTime, type Occupation } from './stationTime'
 import { Windows } from './windows'
 
+/**
+ * How often something that comes too late only has what it follows put off. From then on, or when
+ * it is late again, it goes before all else, which takes ovens from what should have had them
+ * first. (16 sessions of 9 dishes, after 60,000 attempts to place something without learning:
+ * 6.4 % above the best known instead of 7.4 %.) Above so many steps nothing is gained by it.
+ */
+const PATIENCE = 8
+const MIDDLE = 80
+
 export interface PlacedPhase {
   from: number
   to: number
@@ -45,6 +54,8 @@ export class Schedule {
   private readonly waiting: Int32Array
   private readonly blocked: Uint8Array
   private readonly urgent: Uint8Array
+  /** Whether it has been too late for what it follows. */
+  private readonly missed: Uint8Array
   /** What is under way goes on at least until then, so that what must follow at once can. */
   readonly minEnd: Int32Array
   /** How often what is under way was tried in another order: who sees to what first decides much. */
@@ -90,6 +101,7 @@ export class Schedule {
     this.waiting = new Int32Array(n)
     this.blocked = new Uint8Array(n)
     this.urgent = new Uint8Array(n)
+    this.missed = new Uint8Array(n)
     this.minStart = new Int32Array(n)
     this.minEnd = new Int32Array(n)
     this.placed = new Uint8Array(n)
@@ -110,6 +122,7 @@ export class Schedule {
       return false
     }
     let rollbacks = 2 * this.model.activities.length + 40
+    let patience = this.model.activities.length > MIDDLE ? 0 : PATIENCE
     for (;;) {
       const next = this.pick(genes)
       if (next === -1) return true
@@ -144,11 +157,16 @@ export class Schedule {
         continue
       }
       const later = this.start[culprit]! + Math.max(1, this.placement.lateBy)
-      this.urgent[next] = 1
-      // Placed at once after what it follows, before anything else takes the time it needs.
-      if (!this.wanted[next]) {
-        this.wanted.fill(0)
-        this.want(next)
+      if (this.missed[next]! > 0 || patience === 0) {
+        this.urgent[next] = 1
+        // Placed at once after what it follows, before anything else takes the time it needs.
+        if (!this.wanted[next]) {
+          this.wanted.fill(0)
+          this.want(next)
+        }
+      } else {
+        this.missed[next] = 1
+        patience--
       }
       this.takeBack(culprit)
       this.minStart[culprit] = later
@@ -172,6 +190,7 @@ export class Schedule {
     this.wanted.fill(0)
     this.blocked.fill(0)
     this.urgent.fill(0)
+    this.missed.fill(0)
     this.minStart.fill(0)
     this.heldBy.fill(-1)
     if (!this.resetWindows() || !this.windows.raise(genes.floor)) return false
