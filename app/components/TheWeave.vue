@@ -134,9 +134,6 @@ const summary = computed(
             opacity="0.5"
           />
           <line :x1="o.x - 3" :x2="o.x + o.width + 3" :y1="o.set" :y2="o.set" class="knob" />
-          <text :x="o.x + o.width + 4" :y="o.set + 10" class="heat">
-            {{ o.celsius }}° {{ clock(o.setAt) }}
-          </text>
         </g>
         <path
           v-for="t in threads"
@@ -203,6 +200,16 @@ const summary = computed(
         </g>
         <polyline :points="hairline" class="hairline" />
         <line x1="40" :x2="width" :y1="y(plan.makespan)" :y2="y(plan.makespan)" class="finish" />
+        <!-- Above all else, so that what stands beside the oven does not hide when to set it. -->
+        <text
+          v-for="o in ovens"
+          :key="`${o.station}${o.from} set`"
+          :x="o.x + o.width + 4"
+          :y="o.set + 10"
+          class="heat"
+        >
+          {{ o.celsius }}° {{ clock(o.setAt) }}
+        </text>
       </svg>
     </div>
   </div>
