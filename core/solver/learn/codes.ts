@@ -1,4 +1,5 @@
-import { negated, type Code, type Engine } from './engine'
+import type { Engine } from './engine'
+import { negated, type Code } from './trail'
 
 /** Beside the codes of booleans: what is always and what is never so. */
 export const ALWAYS: Code = -1

@@ -1,4 +1,5 @@
-import { negated, type Code, type Engine, type Propagator } from './engine'
+import type { Engine, Propagator } from './engine'
+import { negated, type Code } from './trail'
 
 /** Something that takes an amount of a place from the instant `s` to the instant `e`. */
 export interface Task {

@@ -1,5 +1,6 @@
 import { ALWAYS, NEVER_SO, not } from './codes'
-import type { Code, Engine } from './engine'
+import type { Engine } from './engine'
+import type { Code } from './trail'
 import { cleanSeconds } from './exclusion'
 import { washSeconds } from './washing'
 import type { LWash, Place, SessionModel, Touch, Use } from './sessionModel'

@@ -1,6 +1,6 @@
 import type { Model } from '../model'
 import { ALWAYS } from './codes'
-import { negated, type Code } from './engine'
+import { negated, type Code } from './trail'
 import type { SessionModel } from './sessionModel'
 
 /** What a search decides next: what took part in conflicts lately, then whatever begins soonest. */

@@ -1,5 +1,6 @@
 import { grown, Rows } from './rows'
-import { negated, type Code, type Engine } from './engine'
+import type { Engine } from './engine'
+import { negated, type Code } from './trail'
 
 /** Numbers of one lag: the lower sides that it leads from and to, its weight, three codes or -1. */
 const LAG = 6

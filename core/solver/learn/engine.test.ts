@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { allOf, ALWAYS, anyOf, not, oneOf } from './codes'
 import { Cumulative } from './cumulative'
-import { Engine, negated } from './engine'
+import { Engine } from './engine'
+import { negated } from './trail'
 import { solveAll } from './solveAll.fixture'
 
 describe('Engine', () => {

@@ -1,19 +1,10 @@
 import { ActivityHeap } from './activityHeap'
+import { Analysis } from './analysis'
 import { ClauseStore } from './clauseStore'
 import { EdgeStore } from './edgeStore'
-import { grown, Rows } from './rows'
+import { Rows } from './rows'
 import { SideQueue } from './sideQueue'
-
-/**
- * Bounds of an integer x live on two sides: side 2x holds the lower bound, side 2x + 1 the
- * negated upper bound, so that both only ever rise. A literal is (side, value): bound of that
- * side at least value. Its negation is (side ^ 1, 1 - value). A boolean is an integer in [0, 1]
- * and as a code just a side: 2x true, 2x + 1 false.
- */
-export type Code = number
-export const negated = (code: Code): Code => code ^ 1
-/** The value that makes a boolean's side a literal. */
-export const codeValue = (code: Code) => 1 - (code & 1)
+import { codeValue, negated, Trail, type Code } from './trail'
 
 /** Looks at bounds and raises some, with explanations; false: a conflict was left in the engine. */
 export interface Propagator {
@@ -27,30 +18,17 @@ export type Outcome = 'solution' | 'impossible' | 'limit'
  * Ohrimenko, Stuckey and Codish, 2009): every raised bound keeps the literals that forced it,
  * every conflict is cut at its first unique implication point and learned.
  */
-export class Engine {
-  bound = new Int32Array(0)
+export class Engine extends Trail {
   size = 0
   readonly edges = new EdgeStore()
   readonly clauses = new ClauseStore()
   readonly heap = new ActivityHeap()
+  private readonly analysis = new Analysis(this, this.heap)
   /** Conflicts so far: the machine-independent measure of work. */
   conflicts = 0
   impossible = false
   private initial: number[] = []
-  private latest = new Int32Array(0)
-  // The trail: one entry for each raise of a bound.
-  private tSide = new Int32Array(4096)
-  private tBefore = new Int32Array(4096)
-  private tEarlier = new Int32Array(4096)
-  private tReason = new Int32Array(4096)
-  private tLevel = new Int32Array(4096)
-  private trailSize = 0
   private head = 0
-  private readonly levels: { trail: number; arena: number }[] = []
-  /** Explanations: a count, then (side, value) pairs. */
-  private arena = new Int32Array(65536)
-  private arenaSize = 0
-  private building = 0
   private readonly conflict: number[] = []
   /** Sides and the propagators that hear of them, in pairs; then per side. */
   private readonly heard: number[] = []
@@ -63,13 +41,6 @@ export class Engine {
   private readonly queue: number[] = []
   /** Raised bounds of integers that are still to be followed. */
   private readonly sides = new SideQueue()
-  // Conflict analysis.
-  private need = new Int32Array(0)
-  private at = new Int32Array(0)
-  private inSet = new Uint8Array(0)
-  private readonly touched: number[] = []
-  private current = 0
-
   newInt(lo: number, hi: number): number {
     this.initial.push(lo, -hi)
     this.size += 2
@@ -123,9 +94,7 @@ export class Engine {
   seal(): boolean {
     this.bound = Int32Array.from(this.initial)
     this.latest = new Int32Array(this.size).fill(-1)
-    this.need = new Int32Array(this.size)
-    this.at = new Int32Array(this.size)
-    this.inSet = new Uint8Array(this.size)
+    this.analysis.seal(this.size)
     this.dirty = new Uint8Array(this.propagators.length).fill(1)
     this.propagators.forEach((_, i) => this.queue.push(i))
     this.heap.seal(this.size / 2)
@@ -142,10 +111,6 @@ export class Engine {
     for (const codes of this.pendingClauses) if (!this.postClause(codes)) return this.fail()
     for (let e = 0; e < this.edges.count; e++) if (!this.edges.evaluate(this, e)) return this.fail()
     return this.propagate() || this.fail()
-  }
-
-  get level(): number {
-    return this.levels.length - 1
   }
 
   isTrue(code: Code): boolean {
@@ -165,33 +130,8 @@ export class Engine {
     return this.bound[2 * x]!
   }
 
-  /** The lower bound without any decision. */
-  rootLo(x: number): number {
-    let e = this.latest[2 * x]!
-    if (e < 0) return this.bound[2 * x]!
-    let value = this.bound[2 * x]!
-    for (; e >= 0 && this.tLevel[e]! > 0; e = this.tEarlier[e]!) value = this.tBefore[e]!
-    return value
-  }
-
   hi(x: number): number {
     return -this.bound[2 * x + 1]!
-  }
-
-  /** Begins an explanation; literals are added with `because`, then `raise` uses it. */
-  explain(): void {
-    this.building = this.arenaSize++
-    if (this.arenaSize + 4096 > this.arena.length) this.arena = grown(this.arena)
-  }
-
-  because(side: number, value: number): void {
-    if (this.arenaSize + 2 > this.arena.length) this.arena = grown(this.arena)
-    this.arena[this.arenaSize++] = side
-    this.arena[this.arenaSize++] = value
-  }
-
-  becauseTrue(code: Code): void {
-    if (code >= 0) this.because(code, 1 - (code & 1))
   }
 
   /** Raises a bound for the explanation under construction; false on conflict. */
@@ -358,7 +298,7 @@ export class Engine {
    */
   learn(): boolean {
     this.conflicts++
-    const top = this.conflictLevel()
+    const top = this.analysis.levelOf(this.conflict)
     if (top === 0) return this.fail()
     if (top === this.assumed) return false
     if (top === this.attempted) {
@@ -366,54 +306,13 @@ export class Engine {
       return true
     }
     this.backtrack(top)
-    this.current = 0
-    this.touched.length = 0
-    for (let i = 0; i < this.conflict.length; i += 2)
-      this.require1(this.conflict[i]!, this.conflict[i + 1]!)
-    let uip = -1
-    for (let e = this.trailSize - 1; e >= 0; e--) {
-      const side = this.tSide[e]!
-      if (!this.inSet[side] || this.at[side] !== e) continue
-      if (this.current === 1) {
-        uip = side
-        break
-      }
-      this.inSet[side] = 0
-      this.current--
-      const reason = this.tReason[e]!
-      const count = this.arena[reason]!
-      for (let i = reason + 1; i <= reason + 2 * count; i += 2)
-        this.require1(this.arena[i]!, this.arena[i + 1]!)
-    }
-    const literals = this.cut(uip)
-    for (const side of this.touched) this.inSet[side] = 0
+    const literals = this.analysis.learn(this.conflict)
     this.heap.decay()
     return this.assertLearned(literals)
   }
 
-  /** The conflict under the first UIP, as a clause: the UIP's negation first. */
-  private cut(uip: number): number[] {
-    const literals = [uip ^ 1, 1 - this.need[uip]!]
-    let back = 0
-    for (const side of this.touched) {
-      if (this.inSet[side] !== 1 || side === uip || this.redundant(side)) continue
-      literals.push(side ^ 1, 1 - this.need[side]!)
-      const level = this.tLevel[this.at[side]!]!
-      if (level > back) {
-        back = level
-        const last = literals.length - 2
-        swapPairs(literals, 2, last)
-      }
-      // A side may be touched twice after having been resolved once: take it once.
-      this.inSet[side] = 2
-    }
-    this.backLevel = back
-    return literals
-  }
-  private backLevel = 0
-
   private assertLearned(literals: number[]): boolean {
-    this.backtrack(this.backLevel)
+    this.backtrack(this.analysis.back)
     const [side, value] = [literals[0]!, literals[1]!]
     if (literals.length === 2) {
       if (value + this.bound[side ^ 1]! > 0) return this.fail()
@@ -448,80 +347,5 @@ export class Engine {
     if (open.length === 2) this.push(open[0]!, open[1]!, -1)
     else this.clauses.add(open, false)
     return true
-  }
-
-  private push(side: number, value: number, reason: number): void {
-    const e = this.trailSize++
-    if (e >= this.tSide.length) {
-      this.tSide = grown(this.tSide)
-      this.tBefore = grown(this.tBefore)
-      this.tEarlier = grown(this.tEarlier)
-      this.tReason = grown(this.tReason)
-      this.tLevel = grown(this.tLevel)
-    }
-    this.tSide[e] = side
-    this.tBefore[e] = this.bound[side]!
-    this.tEarlier[e] = this.latest[side]!
-    this.tReason[e] = reason
-    this.tLevel[e] = this.level
-    this.latest[side] = e
-    this.bound[side] = value
-  }
-
-  /** The trail entry that first made the literal true, -1 where it always was. */
-  private entryOf(side: number, value: number): number {
-    let e = this.latest[side]!
-    while (e >= 0 && this.tBefore[e]! >= value) e = this.tEarlier[e]!
-    return e
-  }
-
-  private conflictLevel(): number {
-    let top = 0
-    for (let i = 0; i < this.conflict.length; i += 2) {
-      const e = this.entryOf(this.conflict[i]!, this.conflict[i + 1]!)
-      if (e >= 0 && this.tLevel[e]! > top) top = this.tLevel[e]!
-    }
-    return top
-  }
-
-  private require1(side: number, value: number): void {
-    const e = this.entryOf(side, value)
-    if (e < 0 || this.tLevel[e] === 0) return
-    const here = this.tLevel[e] === this.level
-    if (this.inSet[side]) {
-      if (this.need[side]! >= value) return
-      if (here && this.tLevel[this.at[side]!] !== this.level) this.current++
-    } else {
-      this.inSet[side] = 1
-      this.touched.push(side)
-      if (here) this.current++
-    }
-    this.need[side] = value
-    this.at[side] = e
-    this.heap.bump(side >> 1)
-  }
-
-  /** Whether a literal of the cut follows from the others: then it need not be said. */
-  private redundant(side: number): boolean {
-    const reason = this.tReason[this.at[side]!]!
-    if (reason < 0) return false
-    const count = this.arena[reason]!
-    for (let i = reason + 1; i <= reason + 2 * count; i += 2) {
-      const s = this.arena[i]!
-      const v = this.arena[i + 1]!
-      // Only what came earlier counts, or two literals could each be left out for the other.
-      if (this.inSet[s] && this.at[s]! < this.at[side]! && this.need[s]! >= v) continue
-      const e = this.entryOf(s, v)
-      if (e >= 0 && this.tLevel[e]! > 0) return false
-    }
-    return true
-  }
-}
-
-function swapPairs(list: number[], i: number, j: number): void {
-  for (let k = 0; k < 2; k++) {
-    const kept = list[i + k]!
-    list[i + k] = list[j + k]!
-    list[j + k] = kept
   }
 }

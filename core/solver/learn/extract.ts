@@ -2,7 +2,7 @@ import { choreFacts, factRun, heatFacts, holdFacts, type PlanBody } from '../emi
 import { Journal } from '../journal'
 import { OvenTime } from '../ovenTime'
 import { ALWAYS } from './codes'
-import type { Code } from './engine'
+import type { Code } from './trail'
 import type { LMode, SessionModel } from './sessionModel'
 
 /** All of a plan but its oven temperatures. */

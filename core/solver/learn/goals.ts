@@ -1,5 +1,5 @@
 import type { ObjectiveName } from '../../problem'
-import type { Code } from './engine'
+import type { Code } from './trail'
 import { allOf, ALWAYS, anyOf, NEVER_SO, not } from './codes'
 import { Linear } from './linear'
 import type { LWash, SessionModel, Touch } from './sessionModel'

@@ -1,5 +1,5 @@
 import { ALWAYS, NEVER_SO, not } from './codes'
-import type { Code } from './engine'
+import type { Code } from './trail'
 import type { Heat, SessionModel } from './sessionModel'
 
 /** Neighbouring heats between which the oven has too little time, or none, to change. */

@@ -1,5 +1,5 @@
 import type { PlanBody } from '../emit'
-import type { Code } from './engine'
+import type { Code } from './trail'
 import type { LMode, SessionModel } from './sessionModel'
 
 const UNKNOWN = -1

@@ -1,5 +1,6 @@
 import { ALWAYS, NEVER_SO } from './codes'
-import type { Code, Engine, Propagator } from './engine'
+import type { Engine, Propagator } from './engine'
+import type { Code } from './trail'
 
 /** A sum of variables and booleans, each some times over, that is at most a constant. */
 export class Linear implements Propagator {

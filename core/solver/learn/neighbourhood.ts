@@ -2,7 +2,7 @@ import type { Model } from '../model'
 import { below, type Random } from '../random'
 import { ALWAYS } from './codes'
 import type { Decisions } from './decisions'
-import type { Code } from './engine'
+import type { Code } from './trail'
 import type { OrderEnd, SessionModel, Touch } from './sessionModel'
 
 /** How often what is free lies together in time: in general, and where only two ends of it count. */

@@ -1,7 +1,7 @@
 import { earliest, requirements } from '../lags'
 import { NEVER, type Model } from '../model'
 import { ALWAYS, NEVER_SO, not } from './codes'
-import type { Code } from './engine'
+import type { Code } from './trail'
 import type { OrderEnd, SessionModel } from './sessionModel'
 
 export interface Order {

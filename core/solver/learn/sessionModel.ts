@@ -1,7 +1,8 @@
 import { NEVER, type MActivity, type MMode, type Model } from '../model'
 import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf, someOf } from './codes'
 import type { Task } from './cumulative'
-import { Engine, type Code } from './engine'
+import { Engine } from './engine'
+import type { Code } from './trail'
 import type { PlanBody } from '../emit'
 
 /** A phase of one mode: from one boundary variable to the next, and who may do it. */

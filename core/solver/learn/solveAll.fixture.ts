@@ -1,4 +1,5 @@
-import { negated, type Code, type Engine } from './engine'
+import type { Engine } from './engine'
+import { negated, type Code } from './trail'
 
 /**
  * Searches to the end by fixing booleans, then integers at their lowest: up to so many solutions that

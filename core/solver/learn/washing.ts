@@ -1,5 +1,5 @@
 import { pairKey, type Model } from '../model'
-import type { Code } from './engine'
+import type { Code } from './trail'
 import { ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
 import { apart, type Order } from './order'
 import { positions } from './positions'
