@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { addSeconds, format, parseISO } from 'date-fns'
 import { computed } from 'vue'
-import { decidingChain, type Handwork } from '~~/core/board'
+import { decidingChain, waitingTime, type Handwork } from '~~/core/board'
 import type { KeptPlan } from '~~/core/household'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
@@ -16,6 +16,7 @@ const props = defineProps<{
 const plan = computed(() => props.shown?.plan)
 const day = computed(() => format(parseISO(props.session.start), 'EEEE d MMMM yyyy'))
 const handsFree = computed(() => Math.max(0, ...props.handwork.map((h) => h.to)))
+const waiting = computed(() => waitingTime(props.handwork))
 const saved = computed(() =>
   props.shown && props.shown.oneByOne !== null
     ? props.shown.oneByOne - props.shown.plan.makespan
@@ -73,6 +74,13 @@ const later = (seconds: number) =>
         <dd>
           <time :datetime="later(handsFree)" data-test="hands-free">{{ clock(handsFree) }}</time>
           <small>the last touch</small>
+        </dd>
+      </div>
+      <div>
+        <dt>Waiting</dt>
+        <dd>
+          <span data-test="waiting">{{ spanText(waiting) }}</span>
+          <small>between first and last touch</small>
         </dd>
       </div>
       <div v-if="saved !== undefined">

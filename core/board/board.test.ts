@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { demoKitchen, demoRecipes, demoSession } from '../../demo'
 import { compileSession } from '../session'
 import { solve } from '../solver'
+import { buildModel } from '../solver/buildModel'
+import { valuesOfBody } from '../solver/objective'
 import {
   decidingChain,
   handworkOf,
@@ -9,6 +11,7 @@ import {
   runningList,
   strandsOf,
   unattended,
+  waitingTime,
 } from './index'
 
 const reading = compileSession({ session: demoSession, kitchen: demoKitchen, recipes: demoRecipes })
@@ -28,6 +31,27 @@ describe('the board', () => {
     }
     const washes = work.filter((w) => w.activity === undefined)
     expect(washes).toHaveLength(plan.chores.length)
+  })
+
+  it('adds up how long each cook waits between the first work and the last', () => {
+    const stretch = (cook: string, from: number, to: number) => ({
+      key: `${cook}${from}`,
+      cook,
+      from,
+      to,
+      text: '',
+      where: [],
+    })
+    expect(waitingTime([])).toBe(0)
+    const work = [stretch('a', 100, 160), stretch('b', 0, 30), stretch('a', 0, 40)]
+    expect(waitingTime(work)).toBe(60)
+    expect(waitingTime([...work, stretch('b', 50, 60)])).toBe(80)
+    // Nobody works on two things at once, so that this is what the planner makes small.
+    const { problem } = compiled
+    const aside = new Set(problem.activities.filter((a) => a.aside).map((a) => a.id))
+    const counted = handworkOf(plan, compiled).filter((w) => !aside.has(w.activity ?? ''))
+    const model = buildModel({ ...problem, objective: ['handsSpread'] })
+    expect(waitingTime(counted)).toBe(valuesOfBody(model, plan)[0])
   })
 
   it('gives every activity one stretch, and none of a lane to two at once', () => {

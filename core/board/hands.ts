@@ -53,3 +53,17 @@ export function handworkOf(plan: Plan, compiled: CompiledSession): Handwork[] {
     })
   return out.sort((a, b) => a.from - b.from || a.to - b.to)
 }
+
+/** Seconds that cooks wait, each between the first and the last work, summed over all of them. */
+export function waitingTime(work: readonly Handwork[]): number {
+  const spans = new Map<string, { from: number; to: number; busy: number }>()
+  for (const { cook, from, to } of work) {
+    const span = spans.get(cook) ?? { from, to, busy: 0 }
+    spans.set(cook, {
+      from: Math.min(span.from, from),
+      to: Math.max(span.to, to),
+      busy: span.busy + to - from,
+    })
+  }
+  return [...spans.values()].reduce((sum, { from, to, busy }) => sum + to - from - busy, 0)
+}

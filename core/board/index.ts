@@ -1,5 +1,5 @@
 export { decidingChain, type ChainLink } from './chain'
-export { handworkOf, type Handwork } from './hands'
+export { handworkOf, waitingTime, type Handwork } from './hands'
 export { ovenSettings, type OvenSetting } from './ovenSettings'
 export { runningList, unattended, type ListLine } from './runningList'
 export { strandsOf, type Strand, type Stretch } from './strands'

@@ -14,6 +14,7 @@ test('a first visit leads to a plan of the demo session', async ({ page }) => {
   await expect(page.getByTestId('finished')).toHaveText(/^1\d:\d\d$/, { timeout: 20_000 })
   await stopPlanning(page)
   await expect(page.getByTestId('hands-free')).toHaveText(/^\d+:\d\d$/)
+  await expect(page.getByTestId('waiting')).toHaveText(/^\d+ (min|h \d\d)$/)
   await expect(page.getByTestId('saved')).toHaveText(/\d+ h/)
   await expect(page.getByTestId('gap')).toHaveText(/%|none/)
   await expect(page.getByTestId('weave')).toBeVisible()
