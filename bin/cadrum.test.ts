@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
@@ -51,6 +51,24 @@ describe('the command line', () => {
     expect(run('check', example('problem'), out)).toEqual({ status: 0, stdout: '', stderr: '' })
     const again = JSON.parse(run('plan', example('problem'), '--iterations=50').stdout) as object
     expect(again).toEqual(JSON.parse(readFileSync(out, 'utf8')))
+  })
+
+  it('plans the same whatever is left of what the compiler made before, and keeps it anew', () => {
+    const problem = join(folder, 'seven.json')
+    expect(
+      run('compile', file('seven.session.json', sessionFile(7)), '--out', problem).status,
+    ).toBe(0)
+    const plan = () => run('plan', problem, '--iterations', '20')
+    const first = plan()
+    const cache = new URL('../node_modules/.cache/cadrum/', import.meta.url).pathname
+    const kept = readdirSync(cache)
+      .filter((f) => f.endsWith('.cjs'))
+      .map((f) => join(cache, `${f}.plan`))
+    for (const path of kept) writeFileSync(path, 'no code')
+    expect(plan()).toEqual(first)
+    expect(first.status).toBe(0)
+    run('plan', problem, '--seconds', '2')
+    expect(Math.max(...kept.map((path) => statSync(path).size))).toBeGreaterThan(100_000)
   })
 
   it('plans on two threads that share what they find, and the check passes', () => {
