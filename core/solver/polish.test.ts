@@ -7,6 +7,7 @@ import { buildModel } from './buildModel'
 import { planOf, type PlanBody } from './emit'
 import { Learner } from './learn/learner'
 import { compareObjectives, strictValue, valuesOfBody } from './objective'
+import { Polisher } from './polish'
 import { below, seeded } from './random'
 import { solve } from './solve'
 
@@ -154,6 +155,27 @@ describe('the objectives after the first', () => {
       { numRuns: 100, seed: 8 },
     )
     expect(counted).toBeGreaterThan(40)
+  })
+
+  it('are learned about again where something before them has become better', () => {
+    const problem = tiny(11, ['makespan', 'handsFree', 'handsSpread'])
+    const plan = solve(problem, { iterations: 2 })
+    const model = buildModel(problem)
+    const polisher = new Polisher(model, seeded(1))
+    const known = { body: plan as PlanBody, values: valuesOfBody(model, plan) }
+    expect(polisher.doneWith(known.values)).toBe(false)
+    for (let k = 0; k < 200 && !polisher.doneWith(known.values); k++) {
+      const body = polisher.learn(known.body, known.values, 60, 24)
+      if (!body) continue
+      expect(checkPlan(problem, planOf(model, body, STATUS)).map(breachText)).toEqual([])
+      const values = valuesOfBody(model, body)
+      expect(compareObjectives(values, known.values)).toBeLessThan(0)
+      Object.assign(known, { body, values })
+    }
+    expect(polisher.provenWith(known.values)).toBe(true)
+    const [makespan, ...others] = known.values
+    expect(polisher.doneWith([makespan! - 1, ...others])).toBe(false)
+    expect(polisher.provenWith([makespan! - 1, ...others])).toBe(false)
   })
 
   it('put nothing off that may as well be done at once', () => {

@@ -9,25 +9,34 @@ import type { Random } from './random'
  * among plans that are as good in all before it, until nothing less is possible.
  */
 export class Polisher {
-  /** Nothing is left to learn about. */
-  done = false
-  /** Nothing less is possible in any objective. */
-  complete = false
   /** Whether so many milliseconds from now are past the end of the search. */
   expired: (milliseconds: number) => boolean = () => false
   private learner: Learner | undefined
   private lessons = 0
+  /** Whether it has left an objective before it was proven. */
   private skipped = false
   /** Lessons since the last that found something. */
   private fruitless = 0
   /** Which objective it is at, and the values of those before it. */
   private stage = 0
   private before: number[] = []
+  private done = false
 
   constructor(
     private readonly model: Model,
     private readonly random: Random,
   ) {}
+
+  /** Whether nothing is left to learn about a plan of these values. */
+  doneWith(values: readonly number[]): boolean {
+    return this.done && this.before.every((v, k) => v === values[k])
+  }
+
+  /** Whether nothing less than these values is possible in any objective. */
+  provenWith(values: readonly number[]): boolean {
+    const all = this.stage >= this.model.problem.objective.length
+    return all && !this.skipped && this.doneWith(values)
+  }
 
   /**
    * One lesson from the best plan known, of so many conflicts; a plan that may be better. After
@@ -71,7 +80,9 @@ export class Polisher {
   /** Begins again at whatever has become better before what it is at. */
   private turnTo(values: readonly number[]): void {
     const changed = this.before.findIndex((v, k) => v !== values[k])
-    if (this.stage === 0 || changed >= 0) this.begin(Math.max(1, changed), values)
+    if (this.stage > 0 && changed < 0) return
+    this.skipped = false
+    this.begin(Math.max(1, changed), values)
   }
 
   private begin(stage: number, values: readonly number[]): void {
@@ -80,8 +91,6 @@ export class Polisher {
     this.stage = stage
     this.fruitless = 0
     this.before = values.slice(0, stage)
-    const past = stage >= objective.length
-    this.done = past || !isGoal(objective[stage]!)
-    this.complete = past && !this.skipped
+    this.done = stage >= objective.length || !isGoal(objective[stage]!)
   }
 }

@@ -27,7 +27,7 @@ const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
 const POLISH = 2000
 /** Decodes without improvement after which the other objectives have a share, if half of all too. */
-const STALE = 100
+const STALE = 600
 /** Fruitless lessons about one of them before the next, while the plan may get shorter and after. */
 const PATIENCE = [6, 24]
 /** For how many of these a lesson about the other objectives counts, which takes that much longer. */
@@ -174,9 +174,10 @@ export class Search {
    * better has turned up for long.
    */
   get finished(): boolean {
-    const { activities } = this.model
-    const idle = this.polisher.complete || this.sinceBest > POLISH || activities.length === 0
-    return this.provenOptimal && idle
+    const { best, polisher, model } = this
+    if (!best || !this.provenOptimal) return false
+    const idle = this.sinceBest > POLISH || model.activities.length === 0
+    return idle || polisher.provenWith(best.values)
   }
 
   get provenOptimal(): boolean {
@@ -226,7 +227,8 @@ export class Search {
   private get polishes(): boolean {
     const { activities, facts, problem } = this.model
     if (problem.objective[0] !== 'makespan') return false
-    if (!this.best || this.polisher.done || activities.length > LARGE) return false
+    if (!this.best || activities.length > LARGE) return false
+    if (this.polisher.doneWith(this.best.values)) return false
     if (facts || this.previous) return false
     return this.provenOptimal
       ? this.iterations % 2 === 0
