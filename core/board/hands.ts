@@ -1,5 +1,6 @@
 import type { Plan } from '../plan'
 import type { CompiledSession } from '../session'
+import { handsSpread } from '../solver/objective'
 
 /** One stretch of a cook's hands: a phase of an activity, or washing something up. */
 export interface Handwork {
@@ -56,14 +57,5 @@ export function handworkOf(plan: Plan, compiled: CompiledSession): Handwork[] {
 
 /** Seconds that cooks wait, each between the first and the last work, summed over all of them. */
 export function waitingTime(work: readonly Handwork[]): number {
-  const spans = new Map<string, { from: number; to: number; busy: number }>()
-  for (const { cook, from, to } of work) {
-    const span = spans.get(cook) ?? { from, to, busy: 0 }
-    spans.set(cook, {
-      from: Math.min(span.from, from),
-      to: Math.max(span.to, to),
-      busy: span.busy + to - from,
-    })
-  }
-  return [...spans.values()].reduce((sum, { from, to, busy }) => sum + to - from - busy, 0)
+  return handsSpread(work, ({ from, to }) => to - from)
 }

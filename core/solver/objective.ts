@@ -78,7 +78,14 @@ function hands(model: Model, body: PlanBody, counted: PlanBody['activities']): H
   return out
 }
 
-function handsSpread(work: HandsWork[], busyOf: (work: HandsWork) => number): number {
+/**
+ * Seconds from each cook's first hands work to the last, less what `busyOf` counts as work, summed
+ * over all cooks.
+ */
+export function handsSpread<T extends { cook: string; from: number; to: number }>(
+  work: readonly T[],
+  busyOf: (stretch: T) => number,
+): number {
   const first = new Map<string, number>()
   const last = new Map<string, number>()
   let busy = 0
