@@ -249,13 +249,17 @@ export class Search {
 
   /** One lesson: mostly near the best plan, now and then everywhere, or at the bound. */
   private learn(): boolean {
-    this.learner ??= new Learner(this.model, this.random, { plan: this.best?.body })
+    const { best } = this
+    this.learner ??= new Learner(this.model, this.random, {
+      plan: best?.body,
+      mend: (solution) => this.mend(solution),
+    })
     const { learner } = this
     learner.expired = this.expired
     learner.know(this.bound.value)
-    if (this.best) learner.tell(this.best.body)
+    if (best) learner.tell(best.body)
     const { partial } = learner.session
-    const turn = !this.best ? 8 : partial ? 0 : this.lessons++ % 10
+    const turn = !best ? 8 : partial ? 0 : this.lessons++ % 10
     const body =
       turn === 9
         ? learner.raiseBound(LESSON, RAISE)
@@ -266,17 +270,14 @@ export class Search {
     if (partial && learner.exhausted) this.learner = undefined
     if (!partial && learner.bound > this.bound.value)
       this.bound = { value: learner.bound, kind: 'search', because: [] }
-    if (body) return this.takeUp(body)
-    if (learner.rejected) return this.mend(learner)
-    if (!partial && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
-    return false
+    if (body) this.takeUp(body)
+    else if (!partial && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
+    return this.best !== best
   }
 
-  /** A solution that breaks a rule, put together anew in its order, may still be a better plan. */
-  private mend(learner: Learner): boolean {
-    this.follow(learner.rejected!)
-    learner.rejected = undefined
-    return this.decode(true)
+  private mend(solution: Standing): PlanBody | undefined {
+    this.follow(solution)
+    return this.decode(true) ? this.best!.body : undefined
   }
 
   /** The earlier plan as far as it still goes, before anything else is tried. */

@@ -5,6 +5,13 @@ import { cleanSeconds } from './exclusion'
 import { washSeconds } from './washing'
 import type { LWash, Place, SessionModel, Touch, Use } from './sessionModel'
 
+/**
+ * Seconds between two touches of one cook within which they get an order too where others meet. (Of
+ * 0, 300, 1200 and 3000: after 2 s 16 sessions of 9 dishes stand 0.7, 0.7, 0.3 and 0.3 % above the
+ * best known, and after 10 s twelve of 18 dishes 3.0, -, 3.5 and 1.9 %.)
+ */
+const NEAR = 3000
+
 /** What a solution did that the constraints so far allow and the rules do not. */
 export interface Cut {
   /** Stretches of one cook in their order: between some two of them hands must be washed. */
@@ -63,20 +70,28 @@ export function strangers(session: SessionModel): { place: Place; pair: [Use, Us
 const apartAnyway = (a: Touch, b: Touch) =>
   (a.activity >= 0 && a.activity === b.activity) || (a.fact && b.fact)
 
-/** Touches of one cook that the solution has at the same time, their order never asked for. */
+/**
+ * Touches of one cook that the solution has at the same time, their order never asked for; with
+ * them such as it has shortly after each other, or they would be the next to meet.
+ */
 export function together(session: SessionModel): [Touch, Touch][] {
   const { engine, model, touches } = session
   const pairs: [Touch, Touch][] = []
+  let meeting = false
   model.cooks.forEach((_, c) => {
     const own = touches
       .filter((t) => t.cooks.some((x) => x.cook === c && holds(engine, x.code)))
       .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
     for (const [i, first] of own.entries())
-      for (let j = i + 1; j < own.length && engine.lo(own[j]!.s) < engine.lo(first.e); j++)
-        if (apartAnyway(first, own[j]!)) continue
-        else if (!session.ordered(first, own[j]!)) pairs.push([first, own[j]!])
+      for (const next of own.slice(i + 1)) {
+        const pause = engine.lo(next.s) - engine.lo(first.e)
+        if (pause >= NEAR) break
+        if (apartAnyway(first, next) || session.ordered(first, next)) continue
+        pairs.push([first, next])
+        meeting ||= pause < 0
+      }
   })
-  return pairs
+  return meeting ? pairs : []
 }
 
 const holds = (engine: Engine, code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))

@@ -3,11 +3,13 @@ import { describe, expect, it } from 'vitest'
 import { breachText, checkPlan } from '../../plan'
 import { readProblem } from '../../problem'
 import { randomProblem } from '../../testing/randomProblem'
-import { planOf, type PlanBody } from '../emit'
+import { planBody, planOf, type PlanBody } from '../emit'
+import { emptyGenes, followBody } from '../genes'
 import { buildModel } from '../buildModel'
 import type { Model } from '../model'
 import { prove } from '../prove'
 import { seeded } from '../random'
+import { Schedule } from '../schedule'
 import { solve } from '../solve'
 import { addExclusions } from './exclusion'
 import { valuesOf } from './hints'
@@ -100,6 +102,40 @@ describe('Learner', () => {
       }),
       { numRuns: 80, seed: 5 },
     )
+  })
+
+  it('has what breaks a rule put together anew, and goes on from what comes back', () => {
+    let asked = 0
+    let taken = 0
+    for (let seed = 1; seed <= 150; seed++) {
+      const found = sample(seed, 10)
+      if (!found?.body) continue
+      const { model } = found
+      const schedule = new Schedule(model)
+      const genes = emptyGenes(model)
+      let best = found.body.makespan
+      let mended: PlanBody | undefined
+      const learner = new Learner(model, seeded(seed), {
+        plan: found.body,
+        mend: (solution) => {
+          asked++
+          followBody(genes, model, solution)
+          mended = schedule.decode(genes) ? planBody(model, schedule) : undefined
+          return mended && !breaches(model, mended).length ? mended : undefined
+        },
+      })
+      learner.tell(found.body)
+      for (let k = 0; k < 12 && !learner.exhausted; k++) {
+        const body = k % 3 ? learner.improve(20) : learner.explore(20)
+        if (!body) continue
+        expect(body.makespan).toBeLessThan(best)
+        best = body.makespan
+        if (body === mended) taken++
+      }
+      expect(learner.bound).toBeLessThanOrEqual(best)
+    }
+    expect(asked).toBeGreaterThan(20)
+    expect(taken).toBeGreaterThan(5)
   })
 
   it('raises its bound up to the optimum and there is exhausted', () => {
