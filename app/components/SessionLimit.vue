@@ -5,7 +5,7 @@ import type { Kitchen } from '~~/core/kitchen'
 import type { Recipe } from '~~/core/recipe'
 import { sessionSchema, type LeaveOut, type Session } from '~~/core/session'
 import { spanText } from '~/composables/useClock'
-import { startPlanner } from '~/workers/startPlanner'
+import { workTogether, type Team } from '~/workers/planners'
 
 const props = defineProps<{
   session: Session
@@ -24,7 +24,7 @@ const over = computed(() =>
     ? props.makespan - props.session.limit * 60
     : undefined,
 )
-let asked: ReturnType<typeof startPlanner> | undefined
+let asked: Team<LeaveOut[]> | undefined
 const end = () => {
   asked?.end()
   asked = undefined
@@ -51,16 +51,22 @@ function setLimit(typed: string) {
 /** Tries the session without each dish; stopped early it shows what was found by then. */
 async function ask() {
   end()
-  asked = startPlanner()
   tried.value = [0, props.session.dishes.length]
   const { session, kitchen, recipes } = props
-  options.value = await asked.planner.leaveOut(
-    JSON.parse(JSON.stringify({ session, kitchen, recipes })),
-    session.limit! * 60,
-    proxy((done: number, of: number) => {
-      tried.value = [done, of]
-    }),
+  const input = JSON.parse(JSON.stringify({ session, kitchen, recipes })) as typeof props
+  const team = workTogether(1, (planner) =>
+    planner.leaveOut(
+      input,
+      session.limit! * 60,
+      proxy((done: number, of: number) => {
+        if (asked === team) tried.value = [done, of]
+      }),
+    ),
   )
+  asked = team
+  const found = await team.result
+  if (!found) return
+  options.value = found[0]
   end()
 }
 const nameOf = (id: string) => props.recipes.find((r) => r.id === id)?.name ?? id
@@ -95,7 +101,7 @@ const without = (dishes: string[]) =>
         >
         <p v-if="tried" role="status">
           Trying without each: {{ tried[0] }} of {{ tried[1] }}
-          <v-btn size="small" variant="text" @click="asked?.planner.stop()">Stop</v-btn>
+          <v-btn size="small" variant="text" @click="asked?.stop()">Stop</v-btn>
         </p>
         <ul v-if="options" class="bare options">
           <li v-for="o in options" :key="o.dishes.join()">

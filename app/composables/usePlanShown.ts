@@ -11,7 +11,11 @@ export function usePlanShown({
   kept,
   compiled,
   problemMark,
-}: Pick<ReturnType<typeof useSession>, 'session' | 'kept' | 'compiled' | 'problemMark'>) {
+  cooking,
+}: Pick<
+  ReturnType<typeof useSession>,
+  'session' | 'kept' | 'compiled' | 'problemMark' | 'cooking'
+>) {
   const planning = usePlanning()
   const shown = computed(() => {
     const candidate = planning.running ? planning.preview : kept.value
@@ -31,7 +35,14 @@ export function usePlanShown({
       // A plan of what the session was before is of no use to one that cannot be planned.
       if (mark === undefined) {
         if (session.value) planning.stop()
+      } else if (planning.running && planning.about === mark) {
+        // Another page has begun with it.
       } else if (kept.value?.problem !== mark) planNow()
+      else {
+        planning.drop()
+        // The next change is planned as fast as if there had been one before.
+        if (!cooking.value) planning.warmUp(compiled.value!.problem)
+      }
     },
     { immediate: true },
   )

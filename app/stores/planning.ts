@@ -9,8 +9,12 @@ import { planTogether } from '~/workers/planTogether'
 /** How long a plan is worked on by itself, in seconds. */
 const SECONDS = 20
 
+/** How long planners are warmed up, in seconds. */
+const WARM_UP = 2
+
 let current: ReturnType<typeof planTogether> | undefined
 let turn = 0
+let warm = false
 
 const keep = (session: string, mark: string, result: PlanningResult): KeptPlan => ({
   session,
@@ -26,12 +30,16 @@ export const usePlanning = defineStore('planning', () => {
   const progress = shallowRef<PlanningProgress>()
   const failure = ref<string>()
   const seconds = ref(SECONDS)
+  /** Which problem the run under way is about. */
+  const about = ref<string>()
   /** The best plan of the run under way, to look at meanwhile. */
   const preview = shallowRef<KeptPlan>()
 
   async function plan(session: string, problem: Problem, mark: string, seed = 1): Promise<void> {
     const mine = ++turn
-    // An earlier run is of no use any more; fresh workers are quicker than waiting for it.
+    warm = true
+    about.value = mark
+    // An earlier run is of no use any more.
     current?.end()
     running.value = true
     progress.value = undefined
@@ -44,16 +52,14 @@ export const usePlanning = defineStore('planning', () => {
       (p) => {
         if (mine !== turn) return
         progress.value = p
-        if (p.better)
-          preview.value = {
-            ...keep(session, mark, p.better),
-            oneByOne: p.better.oneByOne ?? preview.value?.oneByOne ?? null,
-          }
+        const shown = p.better ? keep(session, mark, p.better) : preview.value
+        if (shown)
+          preview.value = { ...shown, oneByOne: p.oneByOne ?? preview.value?.oneByOne ?? null }
       },
     )
     try {
       const now = await current.result
-      if (mine !== turn) return
+      if (!now || mine !== turn) return
       if (now.plan.status === 'unknown')
         failure.value =
           'No plan turned up in the time there was. Plan again, or make the session smaller.'
@@ -67,9 +73,34 @@ export const usePlanning = defineStore('planning', () => {
     }
   }
 
+  /** Ends the run under way, whose plan nobody wants any more. */
+  function drop(): void {
+    if (!running.value) return
+    turn++
+    current?.end()
+    running.value = false
+  }
+
+  /**
+   * Has the planners work for a moment on what will probably be asked of them, while nobody waits:
+   * the compiler knows the engine then, and the first plan comes as fast as the later ones. What they
+   * find is left: a plan that nobody has asked for would be in the way of one that has the time.
+   */
+  function warmUp(problem: Problem): void {
+    if (warm) return
+    warm = true
+    current = planTogether(
+      JSON.parse(JSON.stringify(problem)) as Problem,
+      { seconds: WARM_UP, seed: 1 },
+      (result) => keep('', '', result),
+      () => {},
+    )
+    current.result.catch(() => {})
+  }
+
   function stop(): void {
     current?.stop()
   }
 
-  return { running, progress, preview, failure, seconds, plan, stop }
+  return { running, about, progress, preview, failure, seconds, plan, stop, drop, warmUp }
 })

@@ -2,7 +2,7 @@ import { proxy } from 'comlink'
 import { betterPlan, type KeptPlan } from '~~/core/household'
 import type { Problem } from '~~/core/problem'
 import type { PlanningProgress, PlanningResult } from './planner.worker'
-import { startPlanner } from './startPlanner'
+import { workTogether } from './planners'
 
 /** Searches beside the first one, at most: each wants a core and the memory of a search. */
 const MOST_HELPERS = 3
@@ -16,62 +16,53 @@ const helpersHere = () =>
 /**
  * Plans in one worker or several that tell each other every better plan at once; the first proof
  * ends them all. `kept` makes of a result what is kept of it, so that the best of all and the best
- * bound of all come back as one.
+ * bound of all come back as one; undefined where the run was ended before.
  */
 export function planTogether(
   problem: Problem,
   options: { seconds: number; seed: number },
   kept: (result: PlanningResult) => KeptPlan,
   onProgress: (progress: PlanningProgress) => void,
-): { result: Promise<KeptPlan>; stop: () => void; end: () => void } {
-  const team = Array.from({ length: 1 + helpersHere() }, startPlanner)
+): { result: Promise<KeptPlan | undefined>; stop: () => void; end: () => void } {
   let shortest = Infinity
   let bound = 0
-  let tried = 0
   const each = new Map<number, number>()
+  const team = workTogether(1 + helpersHere(), async (planner, who) => {
+    const found = await planner.plan(
+      problem,
+      { ...options, seed: options.seed + SEED_STEP * who, compared: who === 0 },
+      proxy((p: PlanningProgress) => hear(who, p)),
+    )
+    if (found.plan.status === 'optimal' || found.plan.status === 'infeasible') team.stop()
+    return kept(found)
+  })
 
-  const hear = (who: number, p: PlanningProgress) => {
+  function hear(who: number, p: PlanningProgress) {
     each.set(who, p.iterations)
-    tried = [...each.values()].reduce((a, b) => a + b, 0)
     bound = Math.max(bound, p.bound)
     let better: PlanningResult | undefined
     if (p.better && p.better.plan.makespan < shortest) {
       better = p.better
       shortest = better.plan.makespan
       const { plan } = better
-      team.forEach((t, i) => {
-        if (i !== who) void t.planner.receive(plan)
-      })
+      team.tell((planner) => planner.receive(plan), who)
     }
     if (who === 0 || better)
       onProgress({
         ...p,
         best: shortest < Infinity ? shortest : undefined,
         bound: Math.min(bound, shortest),
-        iterations: tried,
+        iterations: [...each.values()].reduce((a, b) => a + b, 0),
         better,
       })
   }
-  const stop = () => team.forEach((t) => void t.planner.stop())
-  const end = () => team.forEach((t) => t.end())
 
-  const result = Promise.all(
-    team.map(async ({ planner }, who) => {
-      const found = await planner.plan(
-        problem,
-        { ...options, seed: options.seed + SEED_STEP * who, compared: who === 0 },
-        proxy((p: PlanningProgress) => hear(who, p)),
-      )
-      if (found.plan.status === 'optimal' || found.plan.status === 'infeasible') stop()
-      return kept(found)
-    }),
-  )
-    .then((all) => {
-      const proof = all.find((k) => k.plan.status === 'infeasible')
-      // The first has been measured against one dish after another: that is kept.
-      const { oneByOne } = all[0]!
-      return proof ?? { ...all.reduce((best, next) => betterPlan(best, next)), oneByOne }
-    })
-    .finally(end)
-  return { result, stop, end }
+  const result = team.result.then((all) => {
+    const proof = all?.find((k) => k.plan.status === 'infeasible')
+    if (!all || proof) return proof
+    // The first has been measured against one dish after another: that is kept.
+    const { oneByOne } = all[0]!
+    return { ...all.reduce((best, next) => betterPlan(best, next)), oneByOne }
+  })
+  return { result, stop: team.stop, end: team.end }
 }

@@ -12,6 +12,8 @@ export interface PlanningProgress {
   iterations: number
   /** A better plan than the last one sent, checked; absent where there is none. */
   better: PlanningResult | undefined
+  /** Seconds with one dish after another, once they are known. */
+  oneByOne: number | undefined
 }
 
 export interface PlanningResult {
@@ -21,6 +23,8 @@ export interface PlanningResult {
 }
 
 const SLICE_MS = 60
+/** After so long a plan is compared with one dish after another, or at the end. */
+const COMPARED_MS = 1500
 let stopped = false
 /** Plans that were found elsewhere for the same problem, to be taken over between slices. */
 let heard: Plan[] = []
@@ -61,14 +65,16 @@ const planner = {
       going = run.advance(SLICE_MS)
       const plan = run.plan()
       const planned = plan.status === 'feasible' || plan.status === 'optimal'
-      // Once there is a plan to compare it with, and before the search has its head.
-      if (options.compared && planned && separately === undefined) separately = oneByOne(problem)
+      // Nobody waits for the comparison, but for the first plans.
+      if (options.compared && planned && separately === undefined)
+        if (!going || performance.now() - began > COMPARED_MS) separately = oneByOne(problem)
       onProgress({
         best: planned ? plan.makespan : undefined,
         bound: plan.bound,
         elapsedMs: performance.now() - began,
         iterations: run.iterations(),
         better: planned && plan.makespan < sent ? checked(plan) : undefined,
+        oneByOne: separately,
       })
       if (planned) sent = Math.min(sent, plan.makespan)
       await breathe()

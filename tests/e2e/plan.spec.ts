@@ -91,10 +91,50 @@ test('on a machine with cores to spare several searches plan together, and stop 
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
   expect(page.workers()).toHaveLength(3)
   await stopPlanning(page)
-  await expect.poll(() => page.workers().length).toBe(0)
+  // They are kept: what has planned before plans sooner.
+  const kept = page.workers()
+  expect(kept).toHaveLength(3)
   const finished = await page.getByTestId('finished').textContent()
+  const bread = page.getByTestId('dish-soda-bread')
+  await bread.getByRole('button', { name: /More batches/ }).click()
+  await expect(page.getByTestId('planning')).toContainText('Best so far')
+  // Changed while they search: these are stopped and begin again with what is wanted now.
+  await bread.getByRole('button', { name: /More batches/ }).click()
+  await expect(page.getByTestId('planning')).toContainText('Best so far')
+  expect(page.workers()).toEqual(kept)
+  for (let i = 0; i < 2; i++) await bread.getByRole('button', { name: /Fewer batches/ }).click()
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 2_000 })
+  await expect(page.getByTestId('finished')).toHaveText(finished!)
   await page.reload()
   await expect(page.getByTestId('finished')).toHaveText(finished!)
+})
+
+test('planning that began on one page goes on upon another', async ({ page }) => {
+  await page.addInitScript(() => {
+    const post = Worker.prototype.postMessage
+    Object.assign(window, { asked: 0 })
+    Worker.prototype.postMessage = function (...args: unknown[]) {
+      const [message] = args as [{ path?: string[] }]
+      if (message.path?.[0] === 'plan') Object.assign(window, { asked: asked() + 1 })
+      return Reflect.apply(post, this, args)
+    }
+    const asked = () => (window as unknown as { asked: number }).asked
+  })
+  const asked = () => page.evaluate(() => (window as unknown as { asked: number }).asked)
+  await page.goto('/choose')
+  await expect.poll(asked).toBe(1)
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await expect(page.getByTestId('planning')).toContainText('Best so far')
+  await page.getByRole('link', { name: 'Choose' }).click()
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  expect(await asked()).toBe(1)
+  await stopPlanning(page)
+  // Whoever comes back to a kept plan has the planners warmed up, once.
+  await page.reload()
+  await expect(page.getByTestId('finished')).toBeVisible()
+  await expect.poll(asked).toBe(1)
+  await expect(page.getByTestId('planning')).toBeHidden()
 })
 
 test('a wrong number of seconds is explained, and looking again never loses a plan', async ({
