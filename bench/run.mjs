@@ -1,7 +1,8 @@
 // Measures the engine on the benchmark's problems: npm run bench -- [seconds] [name pattern].
 // Prints a table beside the previous results and writes bench/results/latest.json. Each problem has
 // a process of its own, as from the command line: no figure gains by what ran before it, but for
-// what the compiler has kept of an earlier one (see bin/core.mjs).
+// what the compiler has kept of an earlier one (see bin/core.mjs). `again` is how a process fares that
+// has planned before, as the application's planners have.
 import { fork } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { loadCore } from '../bin/core.mjs'
@@ -36,6 +37,8 @@ const columns = [
   'gap %',
   'proven s',
   'idle s',
+  'again first ms',
+  'again 1 s',
   're-plan ms',
   'MB',
   'before',
@@ -57,6 +60,8 @@ for (const [name] of problems().filter(([n]) => pattern.test(n))) {
     gap,
     row.provenS ?? '–',
     row.idleS,
+    row.again.firstMs,
+    row.again.after1S,
     row.replanMs ?? '–',
     row.memoryMB,
     before ? `${before.makespan}, bound ${before.bound}` : '–',

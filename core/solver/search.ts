@@ -9,7 +9,8 @@ import { LARGE } from './learn/sessionModel'
 import { buildModel } from './buildModel'
 import { changesFrom } from './changes'
 import { Construction } from './construction'
-import { copyGenes, emptyGenes, followBody, takeDown, type Genes } from './genes'
+import { Annealing } from './annealing'
+import { followBody, type Genes } from './genes'
 import { isOver, NEVER, type Model } from './model'
 import { compareObjectives, lateness, valuesOfBody, valuesOfSchedule } from './objective'
 import { Moves } from './moves'
@@ -49,18 +50,6 @@ const WARM_UP_WORK = 100_000
 const LESSON = 60
 /** How far above the bound a proof is tried, as a share of the gap. */
 const RAISE = 0.1
-/**
- * Decodes after a kick before it is judged, and between two kicks, half to one and a half times.
- * More kicks (one in 50) cost large sessions 2 % at 20 s and gained small ones nothing.
- */
-const EXCURSION = 40
-const AT_HOME = 150
-/** How much of a worsening, as a share, an excursion may easily leave behind. */
-const TOLERANCE = 0.003
-/** The highest temperature of annealing, as a share of the energy. */
-const HEAT = 0.002
-/** Temperature of an excursion, as a share of the highest. */
-const AWAY = 0.2
 /** Proven by exhaustion: which requirements clash is then another question. */
 export const NO_ORDER =
   'a search through every order of the steps found none that meets all requirements together'
@@ -90,17 +79,8 @@ export class Search {
   private readonly random: Random
   private readonly construction: Construction
   private readonly moves: Moves
-  private current: Genes
-  private candidate: Genes
-  private currentEnergy = Infinity
-  private heat = 0
-  /** Where an excursion set out from, its energy, and when the next one begins or this one ends. */
-  private readonly home: Genes
-  private homeEnergy = Infinity
-  private away = false
-  private turning = 0
+  private readonly annealing: Annealing
   private sinceBest = 0
-  private readonly rounds: number
   /** Schedules from priority rules so far. */
   private constructed = 0
   private learner: Learner | undefined
@@ -125,11 +105,8 @@ export class Search {
     this.construction = new Construction(this.model, this.random)
     this.moves = new Moves(this.model, this.random)
     this.polisher = new Polisher(this.model, this.random)
-    this.current = emptyGenes(this.model)
-    this.candidate = emptyGenes(this.model)
-    this.home = emptyGenes(this.model)
+    this.annealing = new Annealing(this.model, this.random)
     this.settleOverdue()
-    this.rounds = 40 * this.model.activities.length + 200
   }
 
   /** What has gone past its most ends as soon as somebody can see to it: that is then its length. */
@@ -141,8 +118,9 @@ export class Search {
       (a) => a.fact && overdue(problem.activities[a.index]!, a.fact, facts.now),
     )
     if (!late.length) return
-    this.firstOptions(this.candidate)
-    if (!schedule.begin(this.candidate)) return
+    const { candidate } = this.annealing
+    this.firstOptions(candidate)
+    if (!schedule.begin(candidate)) return
     for (const a of late) {
       if (!schedule.present[a.index]) continue
       const k = a.fact!.phases.length - 1
@@ -210,7 +188,7 @@ export class Search {
     const { activities, problem } = this.model
     if (problem.objective[0] !== 'makespan' || !activities.length) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
-    const stuck = this.model.facts !== undefined && this.currentEnergy === Infinity
+    const stuck = this.model.facts !== undefined && this.annealing.energy === Infinity
     const { length } = this.construction
     const small = activities.length <= SMALL
     const built = stuck ? Math.min(length, STUCK) : length
@@ -286,8 +264,9 @@ export class Search {
     for (const timed of [true, false])
       for (const urgency of [0, 300, NEVER]) {
         this.follow(previous)
-        this.candidate.urgency = urgency
-        if (!timed) this.candidate.floor.fill(0)
+        const { candidate } = this.annealing
+        candidate.urgency = urgency
+        if (!timed) candidate.floor.fill(0)
         if (!this.decode(true)) continue
         this.kept = this.best
         return true
@@ -326,18 +305,19 @@ export class Search {
   }
 
   private follow(body: Standing): void {
-    followBody(this.candidate, this.model, body)
+    followBody(this.annealing.candidate, this.model, body)
   }
 
   /** One schedule from genes: constructed, changed, or as `candidate` stands. */
   private decode(ready = false): boolean {
-    const { construction, schedule, candidate, current } = this
+    const { annealing, construction, schedule } = this
+    const { candidate, current } = annealing
     const constructing = !ready && this.construct()
-    const leaving = !ready && !constructing && this.turn()
+    const leaving = !ready && !constructing && annealing.turn(this.iterations)
     if (leaving) this.moves.kick(candidate, current)
     else if (!ready && !constructing) this.moves.change(candidate, current)
     if (!schedule.decode(candidate)) {
-      if (leaving) this.away = false
+      if (leaving) annealing.giveUp()
       return false
     }
     const late = lateness(this.model, schedule)
@@ -345,57 +325,20 @@ export class Search {
     const body = plain ? undefined : planBody(this.model, schedule)
     const values = body ? this.valuesOf(body) : valuesOfSchedule(this.model, schedule)
     const energy = LATE * late + weighted(values)
-    if (constructing && energy < this.currentEnergy) construction.succeeded(candidate)
-    if (leaving || this.accepts(energy, constructing)) this.accept(energy)
+    if (constructing && energy < annealing.energy) construction.succeeded(candidate)
+    if (leaving || annealing.accepts(energy, constructing, this.iterations))
+      annealing.accept(energy, schedule)
     if (late > 0 || (this.best && compareObjectives(values, this.best.values) >= 0)) return false
     return this.offer(body ?? planBody(this.model, schedule), values)
   }
 
   /** The next of the first schedules, while there are any. */
   private construct(): boolean {
-    const { construction, candidate, current } = this
-    while (this.constructed < construction.length || this.currentEnergy === Infinity)
+    const { construction } = this
+    const { candidate, current } = this.annealing
+    while (this.constructed < construction.length || this.annealing.energy === Infinity)
       if (construction.next(this.constructed++, candidate, current)) return true
     return false
-  }
-
-  /** Whether an excursion begins; one that is over and led nowhere ends where it began. */
-  private turn(): boolean {
-    if (this.iterations < this.turning) return false
-    const { random, current, home } = this
-    const spread = 0.5 + random()
-    if (!this.away) {
-      copyGenes(current, home)
-      this.homeEnergy = this.currentEnergy
-      this.away = true
-      this.turning = this.iterations + EXCURSION * spread
-      return true
-    }
-    this.away = false
-    this.turning = this.iterations + AT_HOME * spread
-    const worse = this.currentEnergy - this.homeEnergy
-    if (worse > 0 && random() >= Math.exp(-worse / (TOLERANCE * Math.abs(this.homeEnergy)))) {
-      copyGenes(home, current)
-      this.currentEnergy = this.homeEnergy
-    }
-    return false
-  }
-
-  private accepts(energy: number, constructing: boolean): boolean {
-    if (energy <= this.currentEnergy) return true
-    if (constructing) return false
-    const progress = (this.iterations % this.rounds) / this.rounds
-    const temperature = this.heat * (this.away ? AWAY : (1 - progress) * (1 - progress))
-    return this.random() < Math.exp((this.currentEnergy - energy) / Math.max(1e-9, temperature))
-  }
-
-  private accept(energy: number): void {
-    const { candidate, current, schedule } = this
-    this.candidate = current
-    this.current = candidate
-    this.currentEnergy = energy
-    this.heat = Math.max(1, Math.abs(energy) * HEAT)
-    takeDown(candidate, schedule)
   }
 }
 
