@@ -3,7 +3,7 @@ import { ref, shallowRef } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
 import type { Problem } from '~~/core/problem'
 import { database } from '~/database/database'
-import type { PlanningProgress, PlanningResult } from '~/workers/planner.worker'
+import type { CheckedPlan, PlanningProgress } from '~/workers/planner.worker'
 import { planTogether } from '~/workers/planTogether'
 
 /** How long a plan is worked on by itself, in seconds. */
@@ -16,12 +16,16 @@ let current: ReturnType<typeof planTogether> | undefined
 let turn = 0
 let warm = false
 
-const keep = (session: string, mark: string, result: PlanningResult): KeptPlan => ({
+const keep = (
+  session: string,
+  mark: string,
+  { plan, boundBy, oneByOne }: CheckedPlan & { oneByOne?: number | undefined },
+): KeptPlan => ({
   session,
   problem: mark,
-  plan: result.plan,
-  boundBy: result.boundBy,
-  oneByOne: result.oneByOne ?? null,
+  plan,
+  boundBy,
+  oneByOne: oneByOne ?? null,
 })
 
 /** The planning that is under way, if any; its result goes to the database. */

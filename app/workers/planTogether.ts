@@ -1,7 +1,7 @@
 import { proxy } from 'comlink'
 import { betterPlan, type KeptPlan } from '~~/core/household'
 import type { Problem } from '~~/core/problem'
-import type { PlanningProgress, PlanningResult } from './planner.worker'
+import type { CheckedPlan, PlanningProgress, PlanningResult } from './planner.worker'
 import { workTogether } from './planners'
 
 /** Searches beside the first one, at most: each wants a core and the memory of a search. */
@@ -40,7 +40,7 @@ export function planTogether(
   function hear(who: number, p: PlanningProgress) {
     each.set(who, p.iterations)
     bound = Math.max(bound, p.bound)
-    let better: PlanningResult | undefined
+    let better: CheckedPlan | undefined
     if (p.better && p.better.plan.makespan < shortest) {
       better = p.better
       shortest = better.plan.makespan

@@ -11,21 +11,27 @@ export interface PlanningProgress {
   elapsedMs: number
   iterations: number
   /** A better plan than the last one sent, checked; absent where there is none. */
-  better: PlanningResult | undefined
+  better: CheckedPlan | undefined
   /** Seconds with one dish after another, once they are known. */
   oneByOne: number | undefined
 }
 
-export interface PlanningResult {
+/** A plan that the checker has passed, and what its bound rests on. */
+export interface CheckedPlan {
   plan: Plan
   boundBy: string
+}
+
+export interface PlanningResult extends CheckedPlan {
   oneByOne: number | undefined
 }
 
 const SLICE_MS = 60
-/** After so long a plan is compared with one dish after another, or at the end. */
+/** After so long a plan is compared with one dish after another: nobody waits for that. */
 const COMPARED_MS = 1500
 let stopped = false
+/** Whether nobody wants what has been found. */
+let unwanted = false
 /** Plans that were found elsewhere for the same problem, to be taken over between slices. */
 let heard: Plan[] = []
 
@@ -41,7 +47,7 @@ const planner = {
     options: { seconds: number; seed: number; compared?: boolean },
     onProgress: (progress: PlanningProgress) => void,
   ): Promise<PlanningResult> {
-    stopped = false
+    stopped = unwanted = false
     heard = []
     const began = performance.now()
     const run = startSolving(problem, {
@@ -55,19 +61,21 @@ const planner = {
     let going = true
     let separately: number | undefined
     let sent = Infinity
-    const checked = (plan: Plan): PlanningResult => {
+    const checked = (plan: Plan): CheckedPlan => {
       const breaches = checkPlan(problem, plan)
       if (breaches.length) throw new Error(`The plan breaks ${breaches.map(breachText).join('; ')}`)
-      return { plan, boundBy: run.boundWords(), oneByOne: separately }
+      return { plan, boundBy: run.boundWords() }
+    }
+    const isPlanned = ({ status }: Plan) => status === 'feasible' || status === 'optimal'
+    const compare = (planned: boolean) => {
+      if (options.compared && planned) separately ??= oneByOne(problem)
     }
     while (going && !stopped) {
       for (const plan of heard.splice(0)) run.receive(plan)
       going = run.advance(SLICE_MS)
       const plan = run.plan()
-      const planned = plan.status === 'feasible' || plan.status === 'optimal'
-      // Nobody waits for the comparison, but for the first plans.
-      if (options.compared && planned && separately === undefined)
-        if (!going || performance.now() - began > COMPARED_MS) separately = oneByOne(problem)
+      const planned = isPlanned(plan)
+      if (performance.now() - began > COMPARED_MS) compare(planned)
       onProgress({
         best: planned ? plan.makespan : undefined,
         bound: plan.bound,
@@ -79,7 +87,9 @@ const planner = {
       if (planned) sent = Math.min(sent, plan.makespan)
       await breathe()
     }
-    return checked(run.plan())
+    const found = checked(run.plan())
+    if (!unwanted) compare(isPlanned(found.plan))
+    return { ...found, oneByOne: separately }
   },
   /** What to leave out so that the rest is done within so many seconds. */
   async leaveOut(
@@ -87,7 +97,7 @@ const planner = {
     limit: number,
     onTry: (done: number, of: number) => void,
   ): Promise<LeaveOut[]> {
-    stopped = false
+    stopped = unwanted = false
     return leaveOut(input, limit, async (done, of) => {
       onTry(done, of)
       await breathe()
@@ -98,8 +108,10 @@ const planner = {
   receive(plan: Plan) {
     heard.push(plan)
   },
-  stop() {
+  /** Has the work end soon; `forget`: nobody wants what has been found by then. */
+  stop(forget = false) {
     stopped = true
+    unwanted = forget
   },
 }
 

@@ -31,7 +31,7 @@ async function borrow(count: number): Promise<Held[]> {
 
 /** Keeps a planner for the next work if it stops soon. */
 async function giveBack(held: Held, work: Promise<unknown>): Promise<void> {
-  void held.planner.stop()
+  void held.planner.stop(true)
   const late = new Promise<false>((resolve) => setTimeout(() => resolve(false), GRACE))
   const well = await Promise.race([work.then(() => true), late]).catch(() => false)
   if (well && free.length < MOST_FREE) free.push(held)

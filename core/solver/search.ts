@@ -248,8 +248,9 @@ export class Search {
     if (partial && learner.exhausted) this.learner = undefined
     if (!partial && learner.bound > this.bound.value)
       this.bound = { value: learner.bound, kind: 'search', because: [] }
-    if (body) this.takeUp(body)
-    else if (!partial && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
+    // What was mended has been taken up already.
+    if (body && body !== this.best?.body) this.takeUp(body)
+    if (!partial && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
     return this.best !== best
   }
 

@@ -81,6 +81,16 @@ test('a running plan can be stopped, and keeps the best so far', async ({ page }
   await expect(page.getByTestId('finished')).toBeVisible()
 })
 
+test('a plan taken at once is compared with one dish after another all the same', async ({
+  page,
+}) => {
+  await page.goto('/plan')
+  await page.getByRole('button', { name: 'Stop, take the best' }).click()
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 5_000 })
+  await expect(page.getByTestId('finished')).toBeVisible()
+  await expect(page.getByText('Dish after dish')).toBeVisible()
+})
+
 test('on a machine with cores to spare several searches plan together, and stop together', async ({
   page,
 }) => {
