@@ -259,7 +259,7 @@ export class Engine extends Trail {
         if (isFlag[side] === 0) sides.offer(side, bound)
         else if (!this.followFlag(side)) return false
       }
-      const side = sides.take(bound)
+      const side = sides.take()
       if (side >= 0) {
         if (!this.follow(side)) return false
         continue
@@ -268,6 +268,7 @@ export class Engine extends Trail {
       if (p === undefined) return true
       this.dirty[p] = 0
       if (!this.propagators[p]!.propagate(this)) return false
+    sides.inOrder = this.level === this.assumed
     }
   }
 
@@ -289,6 +290,11 @@ export class Engine extends Trail {
       this.queue.push(p)
     }
     return true
+  }
+
+  /** Bounds are followed in the order of a plan: values of variables, -1 where it says nothing. */
+  followPlan(values: Int32Array): void {
+    this.sides.plan(values)
   }
 
   /**

@@ -142,6 +142,7 @@ export class Learner {
   }
 
   /** Takes over a bound that was proven elsewhere. */
+    this.session.engine.followPlan(values)
   know(bound: number): void {
     const { engine } = this.session
     if (this.exhausted || bound <= this.bound) return
