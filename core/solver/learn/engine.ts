@@ -78,10 +78,20 @@ export class Engine extends Trail {
     return 2 * x
   }
 
-  /** Runs `propagator` whenever one of the sides is raised. */
+  /** Runs `propagator` whenever one of the sides is raised. After the sealing only at level 0. */
   addPropagator(propagator: Propagator, sides: number[]): void {
     const id = this.propagators.push(propagator) - 1
-    for (const side of new Set(sides)) this.heard.push(side, id)
+    if (this.level < 0) for (const side of new Set(sides)) this.heard.push(side, id)
+    else {
+      for (const side of new Set(sides)) this.listeners.add(side, id)
+      if (id >= this.dirty.length) {
+        const dirty = new Uint8Array(2 * id + 16)
+        dirty.set(this.dirty)
+        this.dirty = dirty
+      }
+      this.dirty[id] = 1
+      this.queue.push(id)
+    }
   }
 
   /** At least one of the codes is true. To be called before `seal`. */
@@ -110,7 +120,7 @@ export class Engine extends Trail {
     this.levels.push({ trail: 0, arena: 0 })
     for (const codes of this.pendingClauses) if (!this.postClause(codes)) return this.fail()
     for (let e = 0; e < this.edges.count; e++) if (!this.edges.evaluate(this, e)) return this.fail()
-    return this.propagate() || this.fail()
+    return this.settle()
   }
 
   isTrue(code: Code): boolean {
@@ -223,6 +233,11 @@ export class Engine extends Trail {
     if (value <= this.bound[side]!) return true
     if (value + this.bound[side ^ 1]! > 0) return this.fail()
     this.push(side, value, -1)
+    return this.settle()
+  }
+
+  /** Follows everything for good; only at level 0. False where that is impossible. */
+  settle(): boolean {
     return this.propagate() || this.fail()
   }
 

@@ -1,12 +1,18 @@
 import { ALWAYS, NEVER_SO, not } from './codes'
+import { Linear } from './linear'
 import type { Code } from './trail'
 import type { Heat, SessionModel } from './sessionModel'
 
-/** Neighbouring heats between which the oven has too little time, or none, to change. */
+/** Heats that the oven has too little time, or none, to change between. */
 export interface HeatCut {
+  /** Those that change it first and last, and what stands between them. */
   chain: Heat[]
-  /** For each pair of neighbours, seconds of which one at least must lie between them. */
-  pauses: number[]
+  /** For each but the last, whether the next one begins before it ends. */
+  joined: boolean[]
+  /** Seconds that the change takes. */
+  seconds: number
+  /** Seconds in the solution from the beginning of the first gap in the chain to the end of the last. */
+  between: number
 }
 
 /**
@@ -32,6 +38,7 @@ export function heatCuts(session: SessionModel): HeatCut[] {
       code: ALWAYS,
       lo: start,
       hi: start,
+      least: 0,
       method: -1,
     }
     // Where the lowest and the highest temperature within reach come from.
@@ -86,39 +93,59 @@ function cutOf(
     // What overlaps and reaches furthest, though it may have begun before, or else what comes next.
     const touching = sorted
       .slice(0, sorted.indexOf(to) + 1)
-      .filter((h) => !chain.includes(h) && engine.lo(h.s) <= end)
+      .filter((h) => !chain.includes(h) && engine.lo(h.s) < end)
     const next = touching.includes(to)
       ? to
       : touching.reduce<Heat | undefined>(
           (best, h) => (engine.lo(h.e) > (best ? engine.lo(best.e) : end) ? h : best),
           undefined,
         )
-    at = next ?? later.find((h) => engine.lo(h.s) > end) ?? to
+    at = next ?? later.find((h) => engine.lo(h.s) >= end) ?? to
     chain.push(at)
   }
-  const gaps = chain.slice(1).map((h, i) => Math.max(0, engine.lo(h.s) - engine.lo(chain[i]!.e)))
-  const slack = Math.max(0, seconds - 1 - gaps.reduce((a, b) => a + b, 0))
-  const share = Math.floor(slack / gaps.length)
-  return { chain, pauses: gaps.map((g) => (seconds === 0 ? 0 : g + share + 1)) }
+  const joined = chain.slice(1).map((h, i) => engine.lo(h.s) < engine.lo(chain[i]!.e))
+  const first = chain[joined.indexOf(false)]
+  const last = chain[joined.lastIndexOf(false) + 1]
+  const between = first && last ? engine.lo(last.s) - engine.lo(first.e) : 0
+  return { chain, joined, seconds, between }
 }
 
-/** Says a cut as a clause; only at level 0. False where no booleans are left or it fails. */
+/**
+ * Says a cut for good: wherever these heats follow each other or overlap in this way, the gaps
+ * between them are long enough in sum. Overlapping ones are one stretch without a change; where
+ * one of two lies wholly before the other though, the gaps only count for more than they are.
+ * Only at level 0; false where no booleans are left or it fails.
+ */
 export function addHeatCut(session: SessionModel, cut: HeatCut): boolean {
   const { engine } = session
-  const codes: Code[] = cut.chain.map((h) => not(h.code))
-  for (let k = 1; k < cut.chain.length; k++) {
-    const [a, b] = [cut.chain[k - 1]!, cut.chain[k]!]
-    if (a.activity >= 0) {
-      const back =
-        a.activity === b.activity ? NEVER_SO : (session.strictOf(b, a) ?? session.turnOf(b, a))
-      if (back === undefined) return false
-      codes.push(back)
-    }
-    const pause = engine.lateBool()
-    if (pause === undefined || !engine.requireLag(a.e, b.s, cut.pauses[k - 1]!, [pause]))
-      return false
-    codes.push(pause)
+  const { chain, joined, seconds, between } = cut
+  const given = new Set<Code>(chain.map((h) => h.code))
+  const gaps: [Heat, Heat][] = []
+  for (let k = 1; k < chain.length; k++) {
+    const [a, b] = [chain[k - 1]!, chain[k]!]
+    const same = a.activity < 0 || a.activity === b.activity
+    const code = same ? ALWAYS : session.exactly(a, b)
+    if (code === undefined) return false
+    given.add(joined[k - 1] ? not(code) : code)
+    if (!joined[k - 1]) gaps.push([a, b])
   }
-  if (codes.includes(ALWAYS)) return true
-  return engine.requireAny(codes.filter((c) => c >= 0)) && engine.propagate()
+  const codes = [...given].filter((c) => c !== ALWAYS)
+  if (codes.includes(NEVER_SO)) return true
+  if (!gaps.length) return engine.requireAny(codes.map(not)) && engine.settle()
+  const all = codes.length > 1 ? engine.lateBool() : codes[0]
+  if (codes.length > 1 && (all === undefined || !engine.requireAny([...codes.map(not), all])))
+    return false
+  // One lag pushes more than a sum of many, but knows only how long what stands between must last.
+  const lone = gaps.slice(1).every(([h], k) => h === gaps[k]![1])
+  const span = lone ? gaps.slice(1).reduce((sum, [h]) => sum + h.least, seconds) : 0
+  const [from, to] = [gaps[0]![0].e, gaps[gaps.length - 1]![1].s]
+  if (lone && !engine.requireLag(from, to, span, all === undefined ? [] : [all])) return false
+  if (span <= between) {
+    const sum = new Linear(-seconds)
+    for (const [a, b] of gaps) sum.add(a.e, 1).add(b.s, -1)
+    const much = seconds + gaps.length * engine.horizonOf(session.makespan)
+    if (all !== undefined) sum.addWhere(all, much).allow(much)
+    sum.post(engine)
+  }
+  return engine.settle()
 }

@@ -26,7 +26,13 @@ export class Linear implements Propagator {
     return code === ALWAYS ? this : this.add(code >> 1, odd ? -value : value)
   }
 
-  /** To be called once all is added, before the engine is sealed. */
+  /** The sum may be so much more. */
+  allow(value: number): this {
+    this.most += value
+    return this
+  }
+
+  /** To be called once all is added; after the sealing only at level 0. */
   post(engine: Engine): void {
     const terms = [...this.factors].filter(([, times]) => times !== 0)
     this.sides = terms.map(([x, times]) => (times > 0 ? 2 * x : 2 * x + 1))

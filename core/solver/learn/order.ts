@@ -31,6 +31,13 @@ export function orderer(session: SessionModel): Order {
   }
   session.turnOf = (a, b) => given(a, b) ?? turns.get(keyOf(a, b))
   session.strictOf = (a, b) => given(a, b) ?? strict.get(keyOf(a, b))
+  const exact = new Set<Code>()
+  session.exactly = (a, b) => {
+    const code = session.strictOf(a, b) ?? session.turnOf(a, b)
+    if (code === undefined || code < 0 || exact.has(code) || !strict.has(keyOf(a, b))) return code
+    exact.add(code)
+    return engine.requireLag(b.s, a.e, 1, [not(code)]) ? code : undefined
+  }
   const turn = (a: OrderEnd, b: OrderEnd, make: () => Code | undefined): Code | undefined => {
     const known = session.turnOf(a, b)
     if (known !== undefined) return known

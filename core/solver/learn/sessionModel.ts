@@ -44,6 +44,8 @@ export interface Heat extends OrderEnd {
   code: Code
   lo: number
   hi: number
+  /** Seconds that it lasts at least. */
+  least: number
   method: number
 }
 
@@ -103,6 +105,8 @@ export interface SessionModel {
   strictOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
   /** Whether the order of two touches of one cook has been asked for. */
   ordered: (a: Touch, b: Touch) => boolean
+  /** A code that is true exactly where the first ends before the second begins; only at level 0. */
+  exactly: (a: OrderEnd, b: OrderEnd) => Code | undefined
   /** The turn of two touches, made where there was none yet; only at level 0. */
   lateTurn: (a: Touch, b: Touch) => Code | undefined
   /** The same of two uses of a washed place. */
@@ -323,6 +327,7 @@ export function buildSessionModel(
     ordered: () => false,
     lateTurn: () => undefined,
     usesOrdered: () => false,
+    exactly: () => undefined,
     lateUses: () => {},
     plan,
     scope,

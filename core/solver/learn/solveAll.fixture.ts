@@ -3,11 +3,19 @@ import { negated, type Code } from './trail'
 
 /**
  * Searches to the end by fixing booleans, then integers at their lowest: up to so many solutions that
- * differ in the booleans, as their truths and then the integers.
+ * differ in the booleans, as their truths and then the integers. `late` adds what comes after the
+ * sealing.
  */
-export function solveAll(engine: Engine, codes: Code[], ints: number[], most = 1): number[][] {
+export function solveAll(
+  engine: Engine,
+  codes: Code[],
+  ints: number[],
+  most = 1,
+  late = () => {},
+): number[][] {
   const found: number[][] = []
   if (!engine.seal()) return found
+  late()
   for (;;) {
     if (!engine.propagate()) {
       if (!engine.learn()) return found

@@ -29,6 +29,7 @@ export function addHeats(session: SessionModel, order: Order): void {
                   station: station.index,
                   lo,
                   hi,
+                  least: isBegun(model, a.index, k) ? 0 : spec.min,
                   method: spec.heat.method,
                   code,
                   fact: isBegun(model, a.index, k),
