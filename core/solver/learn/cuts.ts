@@ -26,11 +26,11 @@ export interface Cut {
  * constraints, so they are added as they turn out to be missing.
  */
 export function handWashCuts(session: SessionModel): Cut[] {
-  const { engine, model, touches } = session
+  const { engine, model, touches, absences } = session
   const cuts: Cut[] = []
   if (model.longestClean === 0) return cuts
   model.cooks.forEach((_, c) => {
-    const own = touches
+    const own = [...touches, ...absences]
       .filter((t) => t.cooks.some((x) => x.cook === c && holds(engine, x.code)))
       .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
     own.forEach((second, j) => {
@@ -50,10 +50,20 @@ export function handWashCuts(session: SessionModel): Cut[] {
   return cuts
 }
 
-/** In a large session, uses that follow each other on a washed place, their order never asked for. */
+/**
+ * In a large session, uses that follow each other on a washed place, their order never asked for,
+ * or without a wash: something alike stood before the first, which it knew nothing of.
+ */
 export function strangers(session: SessionModel): { place: Place; pair: [Use, Use] }[] {
-  const { engine, model, places, partial } = session
+  const { engine, model, places, partial, washes } = session
   if (!partial) return []
+  const washed = (a: Use, b: Use) =>
+    washes.some(
+      (w) =>
+        holds(engine, w.code) &&
+        engine.lo(w.start) >= engine.lo(a.e) &&
+        w.uses.some((u) => u.use === b),
+    )
   return places
     .filter((p) => model.stations[p.stations[0]!]!.wash)
     .flatMap((place) => {
@@ -62,7 +72,10 @@ export function strangers(session: SessionModel): { place: Place; pair: [Use, Us
         .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
       return own.slice(1).flatMap((use, i) => {
         const pair: [Use, Use] = [own[i]!, use]
-        return !session.usesOrdered(...pair) && pair[0].s !== use.s ? [{ place, pair }] : []
+        if (pair[0].s === use.s) return []
+        const unclean = () =>
+          washSeconds(model, place.stations[0]!, ...pair) > 0 && !washed(...pair)
+        return !session.usesOrdered(...pair) || unclean() ? [{ place, pair }] : []
       })
     })
 }
@@ -120,7 +133,7 @@ export function addCut(session: SessionModel, cut: Cut): boolean {
   }
   // A code that can never be false (not ALWAYS) says nothing in a clause.
   const open = codes.filter((c) => c >= 0)
-  return engine.requireAny(open) && engine.propagate()
+  return engine.requireAny(open) && engine.settle()
 }
 
 /** A wash that was too short for what stood there just before: rule 6 in the solution. */
@@ -147,7 +160,7 @@ export function addWashCuts(
         if (c >= 0 && !engine.requireAny([not(both), c])) return
       codes.push(both)
     }
-    if (!engine.requireAny(codes.filter((c) => c >= 0)) || !engine.propagate()) return
+    if (!engine.requireAny(codes.filter((c) => c >= 0)) || !engine.settle()) return
   }
 }
 

@@ -99,14 +99,16 @@ export interface SessionModel {
   firsts: number[]
   /** All hands work, washes included. */
   touches: Touch[]
+  /** When each cook is away: nothing is in hand then, nor can hands be washed. */
+  absences: Touch[]
   heats: Heat[]
   /** What `Order` gives of two stretches, and undefined where that is neither known nor a boolean. */
   turnOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
   strictOf: (a: OrderEnd, b: OrderEnd) => Code | undefined
-  /** Whether the order of two touches of one cook has been asked for. */
-  ordered: (a: Touch, b: Touch) => boolean
   /** A code that is true exactly where the first ends before the second begins; only at level 0. */
   exactly: (a: OrderEnd, b: OrderEnd) => Code | undefined
+  /** Whether the order of two touches of one cook has been asked for. */
+  ordered: (a: Touch, b: Touch) => boolean
   /** The turn of two touches, made where there was none yet; only at level 0. */
   lateTurn: (a: Touch, b: Touch) => Code | undefined
   /** The same of two uses of a washed place. */
@@ -321,13 +323,14 @@ export function buildSessionModel(
     washes: [],
     firsts: [],
     touches: [],
+    absences: [],
     heats: [],
     turnOf: () => undefined,
     strictOf: () => undefined,
+    exactly: () => undefined,
     ordered: () => false,
     lateTurn: () => undefined,
     usesOrdered: () => false,
-    exactly: () => undefined,
     lateUses: () => {},
     plan,
     scope,

@@ -66,12 +66,16 @@ export function addWashing(session: SessionModel, order: Order): void {
       }
     })
   }
+  for (const { code, uses } of washes.values())
+    anyOf(engine, [not(code), ...uses.map((u) => u.use.code)])
   session.washes.push(...washes.values())
+  const always = new Pairs<Use>()
   session.lateUses = (place, a, b) => {
     const station = session.model.stations[place.stations[0]!]!.index
     const code = order.late(a, b)
-    if (code === undefined || said.has(a, b)) return
+    if (code === undefined || always.has(a, b)) return
     said.add(a, b)
+    always.add(a, b)
     const inOrder = (first: Use, second: Use, turn: Code) => {
       const given = [...new Set([turn, first.code, second.code].filter((c) => c !== ALWAYS))]
       if (given.includes(NEVER_SO)) return
