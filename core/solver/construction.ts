@@ -13,7 +13,7 @@ const KEEP_OPTIONS = 0.7
  * of them, 6.3 % with 100).
  */
 const LARGE = 160
-const SHAKEN = 900
+const SHAKEN = 400
 /**
  * Up to so many steps the first round of rules gives work to whoever can best be spared and the
  * second to the cooks as listed; above, the other way round (measured: 24 sessions of 9 dishes and

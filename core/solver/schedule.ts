@@ -114,8 +114,12 @@ export class Schedule {
     return this.placed[activity] === 1
   }
 
-  /** Builds the schedule that the genes describe; false where it does not come out. */
-  decode(genes: Genes): boolean {
+  /**
+   * Builds the schedule that the genes describe; false where it does not come out, or not within
+   * so many attempts to place something.
+   */
+  decode(genes: Genes, attempts = Infinity): boolean {
+    const limit = this.work + attempts
     this.minEnd.fill(0)
     if (!this.begin(genes)) {
       if (this.model.facts) this.factTurn++
@@ -135,7 +139,7 @@ export class Schedule {
         continue
       }
       const culprit = this.placement.culprit
-      if (rollbacks-- === 0) return false
+      if (rollbacks-- === 0 || this.work > limit) return false
       const fact = culprit < 0 ? undefined : this.model.activities[culprit]!.fact
       if (culprit < 0 || fact || !this.placed[culprit]) {
         if (!this.model.facts) return false

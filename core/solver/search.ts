@@ -46,6 +46,11 @@ const SMALL = 72
 const SOON = 20
 const WARM_UP = 150
 const WARM_UP_WORK = 100_000
+/**
+ * A schedule that takes so many times the attempts of the first one that came out is given up: in
+ * sessions of 40 dishes eight of the first orders took as long as a hundred others, and failed.
+ */
+const TANGLED = 4
 /** Conflicts of one lesson. */
 const LESSON = 60
 /** How far above the bound a proof is tried, as a share of the gap. */
@@ -84,10 +89,14 @@ export class Search {
   /** Schedules from priority rules so far. */
   private constructed = 0
   private learner: Learner | undefined
+  /** The best plan of a large session, where learning near it has nothing better to offer. */
+  private ruledOut: Found | undefined
   private readonly polisher: Polisher
   /** Steps since learning began. */
   private lessons = 0
   private bounded = false
+  /** Attempts to place something after which a schedule is given up. */
+  private attempts = Infinity
 
   /** The plan that changes of an earlier one only what it must. */
   kept: Found | undefined
@@ -188,6 +197,7 @@ export class Search {
     const { activities, problem } = this.model
     if (problem.objective[0] !== 'makespan' || !activities.length) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
+    if (this.best && this.ruledOut === this.best) return false
     const stuck = this.model.facts !== undefined && this.annealing.energy === Infinity
     const { length } = this.construction
     const small = activities.length <= SMALL
@@ -245,7 +255,11 @@ export class Search {
           ? learner.explore(LESSON)
           : learner.improve(LESSON)
     // What it rules out may then only be ruled out near the plan that it began with.
-    if (partial && learner.exhausted) this.learner = undefined
+    if (partial && learner.exhausted) {
+      this.learner = undefined
+      // Built anew around the same plan it would rule out the same again.
+      if (learner.work === 0) this.ruledOut = best
+    }
     if (!partial && learner.bound > this.bound.value)
       this.bound = { value: learner.bound, kind: 'search', because: [] }
     // What was mended has been taken up already.
@@ -317,10 +331,12 @@ export class Search {
     const leaving = !ready && !constructing && annealing.turn(this.iterations)
     if (leaving) this.moves.kick(candidate, current)
     else if (!ready && !constructing) this.moves.change(candidate, current)
-    if (!schedule.decode(candidate)) {
+    const before = schedule.work
+    if (!schedule.decode(candidate, ready ? Infinity : this.attempts)) {
       if (leaving) annealing.giveUp()
       return false
     }
+    if (this.attempts === Infinity) this.attempts = TANGLED * (schedule.work - before)
     const late = lateness(this.model, schedule)
     const plain = !this.model.facts && !this.previous
     const body = plain ? undefined : planBody(this.model, schedule)

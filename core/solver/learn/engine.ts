@@ -268,6 +268,7 @@ export class Engine extends Trail {
    */
   propagate(): boolean {
     const { sides, bound, isFlag } = this
+    sides.inOrder = this.level === this.assumed
     for (;;) {
       while (this.head < this.trailSize) {
         const side = this.tSide[this.head++]!
@@ -283,13 +284,17 @@ export class Engine extends Trail {
       if (p === undefined) return true
       this.dirty[p] = 0
       if (!this.propagators[p]!.propagate(this)) return false
-    sides.inOrder = this.level === this.assumed
     }
   }
 
   private followFlag(side: number): boolean {
     this.edges.retire(side)
     return this.follow(side)
+  }
+
+  /** Bounds are followed in the order of a plan: values of variables, -1 where it says nothing. */
+  followPlan(values: Int32Array): void {
+    this.sides.plan(values)
   }
 
   /** What follows at once from a raised bound; false: there is a conflict. */
@@ -305,11 +310,6 @@ export class Engine extends Trail {
       this.queue.push(p)
     }
     return true
-  }
-
-  /** Bounds are followed in the order of a plan: values of variables, -1 where it says nothing. */
-  followPlan(values: Int32Array): void {
-    this.sides.plan(values)
   }
 
   /**

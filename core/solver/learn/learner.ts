@@ -45,6 +45,14 @@ const MEND = 12
 /** Decisions between two attempts to have everything else as early as it goes. */
 const TRY_AFTER = 40
 
+/**
+ * Booleans kept for what is said later: one for every two stretches of hands work, within limits.
+ * Where they run out, nothing new can be said, and the same broken solutions come again and again.
+ */
+const SPARE = [8000, 40_000] as const
+const spareFor = ({ touches }: SessionModel) =>
+  Math.min(SPARE[1], Math.max(SPARE[0], touches.length ** 2 / 2))
+
 /** Milliseconds that building takes, per activity squared. */
 const BUILD_MS = 0.08
 
@@ -108,7 +116,7 @@ export class Learner {
     const goals = names.map((name) => goalVariable(this.session, name))
     this.name = names.at(-1)!
     this.goal = goals.at(-1)!
-    engine.reserve(8000)
+    engine.reserve(spareFor(this.session))
     if (!engine.seal()) this.exhausted = true
     for (const [k, goal] of goals.slice(0, -1).entries())
       if (
@@ -134,6 +142,7 @@ export class Learner {
 
   private set values(values: Int32Array) {
     this.decisions.values = values
+    this.session.engine.followPlan(values)
   }
 
   /** Conflicts so far. */
@@ -142,7 +151,6 @@ export class Learner {
   }
 
   /** Takes over a bound that was proven elsewhere. */
-    this.session.engine.followPlan(values)
   know(bound: number): void {
     const { engine } = this.session
     if (this.exhausted || bound <= this.bound) return
