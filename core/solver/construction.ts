@@ -8,9 +8,8 @@ import { priorityRules, type PriorityRule } from './rules'
 const KEEP_OPTIONS = 0.7
 /**
  * Of a session with more steps than this so many more schedules come from shaken priorities: a
- * third of them from the rules, the others from whatever did best. Annealing does less there
- * than a lucky order (four sessions of 40 dishes after 20 s: 0.9 % above the best known with 900
- * of them, 6.3 % with 100).
+ * third of them from the rules, the others from whatever did best; then learning begins. (Four
+ * sessions of 40 dishes after 30 s: 4.0, 0.0 and 2.3 % above the best known with 150, 400 and 900.)
  */
 const LARGE = 160
 const SHAKEN = 400

@@ -53,6 +53,15 @@ const WARM_UP_WORK = 100_000
 const TANGLED = 4
 /** Conflicts of one lesson. */
 const LESSON = 60
+/** Of so many lessons one is everywhere and one at the bound. */
+const CYCLE = 10
+const EVERYWHERE = 8
+const AT_BOUND = 9
+/**
+ * Not in larger sessions while it is fewer steps than these that the plan has become shorter: both
+ * mostly end without a result there.
+ */
+const FRESH = 60
 /** How far above the bound a proof is tried, as a share of the gap. */
 const RAISE = 0.1
 /** Proven by exhaustion: which requirements clash is then another question. */
@@ -247,11 +256,12 @@ export class Search {
     learner.know(this.bound.value)
     if (best) learner.tell(best.body)
     const { partial } = learner.session
-    const turn = !best ? 8 : partial ? 0 : this.lessons++ % 10
+    const fresh = this.model.activities.length > SMALL && this.sinceBest < FRESH
+    const turn = !best ? EVERYWHERE : partial || fresh ? 0 : this.lessons++ % CYCLE
     const body =
-      turn === 9
+      turn === AT_BOUND
         ? learner.raiseBound(LESSON, RAISE)
-        : turn === 8
+        : turn === EVERYWHERE
           ? learner.explore(LESSON)
           : learner.improve(LESSON)
     // What it rules out may then only be ruled out near the plan that it began with.
