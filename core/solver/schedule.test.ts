@@ -1,8 +1,10 @@
-import { expect, it } from 'vitest'
+import { expect, it, vi } from 'vitest'
 import { randomProblem } from '../testing/randomProblem'
 import { buildModel } from './buildModel'
 import { emptyGenes } from './genes'
 import { Schedule } from './schedule'
+import { Search } from './search'
+import { solve } from './solve'
 
 it('gives up what takes more attempts than it may, and comes out the same where they suffice', () => {
   let tangled = 0
@@ -32,4 +34,25 @@ it('gives up what takes more attempts than it may, and comes out the same where 
     }
   }
   expect(tangled).toBeGreaterThan(10)
+})
+
+it('what a kept plan takes to follow does not limit the schedules after it', () => {
+  const decode = vi.spyOn(Schedule.prototype, 'decode')
+  let tried = 0
+  for (let seed = 1; seed <= 40; seed++) {
+    const problem = randomProblem(seed, 12)
+    const plan = solve(problem, { iterations: 20, seed: 1 })
+    if (!plan.activities.length) continue
+    decode.mockClear()
+    const search = new Search(problem, 1, plan)
+    search.step()
+    if (!search.kept) continue
+    const following = decode.mock.calls.length
+    for (let i = 0; i < 8; i++) search.step()
+    const limits = decode.mock.calls.map(([, attempts]) => attempts!)
+    expect(limits[following] ?? Infinity).toBe(Infinity)
+    if (limits.some((limit) => limit < Infinity)) tried++
+  }
+  decode.mockRestore()
+  expect(tried).toBeGreaterThan(5)
 })

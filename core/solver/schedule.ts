@@ -115,8 +115,8 @@ export class Schedule {
   }
 
   /**
-   * Builds the schedule that the genes describe; false where it does not come out, or not within
-   * so many attempts to place something.
+   * Builds the schedule that the genes describe; false where it does not come out, or where something
+   * has to be taken back after so many attempts to place something.
    */
   decode(genes: Genes, attempts = Infinity): boolean {
     const limit = this.work + attempts

@@ -346,7 +346,8 @@ export class Search {
       if (leaving) annealing.giveUp()
       return false
     }
-    if (this.attempts === Infinity) this.attempts = TANGLED * (schedule.work - before)
+    // One that follows a plan hardly tries anything: it says nothing about the others.
+    if (!ready && this.attempts === Infinity) this.attempts = TANGLED * (schedule.work - before)
     const late = lateness(this.model, schedule)
     const plain = !this.model.facts && !this.previous
     const body = plain ? undefined : planBody(this.model, schedule)

@@ -192,14 +192,17 @@ function addHands(session: SessionModel, order: Order): void {
   }
   model.cooks.forEach((cook, c) => {
     for (const [from, to] of cook.away) {
-      const cooks = [{ cook: c, code: ALWAYS }]
-      const gap = absence(session, from, to)
-      const away: Touch = { ...gap, hygiene: CHORE, code: ALWAYS, least: to - from, cooks }
-      session.absences.push(away)
-      for (const t of [...list, ...phasesWith(session, 'watch')].filter((x) => !x.fact)) {
-        said.add(t, away)
-        for (const x of t.cooks) if (x.cook === c) apart(session, order, t, gap, [0, 0], [x.code])
+      const away: Touch = {
+        ...absence(session, from, to),
+        hygiene: CHORE,
+        code: ALWAYS,
+        least: to - from,
+        cooks: [{ cook: c, code: ALWAYS }],
       }
+      session.absences.push(away)
+      for (const t of list) said.add(t, away)
+      for (const t of [...list, ...phasesWith(session, 'watch')].filter((x) => !x.fact))
+        for (const x of t.cooks) if (x.cook === c) apart(session, order, t, away, [0, 0], [x.code])
     }
   })
 }
