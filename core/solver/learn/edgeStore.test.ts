@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { Engine } from './engine'
+import { codeValue } from './trail'
 
 const INTS = 4
 const FLAGS = 4
@@ -69,7 +70,9 @@ it('lets follow from lags exactly what going round until nothing changes does, a
     fc.property(
       fc.array(lag, { minLength: 8, maxLength: 20 }),
       fc.array(step, { maxLength: 16 }),
-      (lags, steps) => {
+      // Known for good before the late lags are added, followed by then or not.
+      fc.option(fc.record({ flag: fc.nat(FLAGS - 1), yes: fc.boolean(), followed: fc.boolean() })),
+      (lags, steps, known) => {
         const engine = new Engine()
         const ints = Array.from({ length: INTS }, () => engine.newInt(0, MOST))
         const codes = Array.from({ length: FLAGS }, () => engine.newBool())
@@ -77,6 +80,12 @@ it('lets follow from lags exactly what going round until nothing changes does, a
         for (const l of lags)
           if (!l.late) engine.edges.add(ints[l.from]!, ints[l.to]!, l.weight, condition(l))
         let ok = engine.seal()
+        if (ok && known) {
+          const code = codes[known.flag]! ^ (known.yes ? 0 : 1)
+          if (known.followed) ok = engine.require(code, codeValue(code))
+          else if (engine.isTrue(code ^ 1)) ok = false
+          else if (!engine.isTrue(code)) engine.requireAny([code])
+        }
         for (const l of lags)
           if (ok && l.late)
             ok = engine.requireLag(ints[l.from]!, ints[l.to]!, l.weight, condition(l))
@@ -87,14 +96,15 @@ it('lets follow from lags exactly what going round until nothing changes does, a
             ints.map((x) => engine.hi(x)),
             codes.map((c) => (engine.isFixed(c >> 1) ? engine.isTrue(c) : null)),
           ])
-        expect(ok ? now() : 'conflict').toBe(follows(lags, []))
+        const decided: Decision[] = known ? [known] : []
+        const root = decided.length
+        expect(ok ? now() : 'conflict').toBe(follows(lags, decided))
         if (!ok) return
-        const decided: Decision[] = []
         for (const s of steps) {
           if ('back' in s) {
             const level = Math.max(0, engine.level - s.back)
             engine.backtrack(level)
-            decided.length = level
+            decided.length = root + level
           } else if ('flag' in s) {
             if (engine.isFixed(codes[s.flag]! >> 1)) continue
             engine.decide(codes[s.flag]! ^ (s.yes ? 0 : 1), s.yes ? 1 : 0)

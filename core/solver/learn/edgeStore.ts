@@ -4,8 +4,10 @@ import { negated, type Code } from './trail'
 
 /** Numbers of one lag: the lower sides that it leads from and to, its weight, three codes or -1. */
 const LAG = 6
-/** Numbers of one group of lags in the list of a source: target, weight, first code, from, to. */
-const ROW = 5
+/** Numbers of one group of lags in the list of a source: far bound of the target, and weight. */
+const ROW = 2
+/** What else there is of a group: its first code, and where its lags begin and end. */
+const REST = 3
 
 /**
  * Conditional lags: where all of up to three codes are true, t[to] >= t[from] + weight. Each
@@ -14,19 +16,24 @@ const ROW = 5
  * its far bound.
  *
  * Lags of one source, target, weight and first code, mostly one order for several cooks or pans,
- * are one group. A group whose first code is false lies behind the others of its sources until
- * that is taken back: the innermost loop never meets it.
+ * are one group. The groups of a source stand in three parts, as far as has been followed: first
+ * those that are switched on (their first code is true, or there is none), then those that are open,
+ * last those that are off. Open ones, four fifths of all, are asked for one thing only, whether
+ * their target still has room, and nothing else is read of them; those that are off are not met at
+ * all.
  */
 export class EdgeStore {
   count = 0
   private readonly raw: number[] = []
   /** The lags, those of a group one behind the other. */
   private data = new Int32Array(0)
-  /** Per source, its groups. */
+  /** Per source, its groups: what every look at them reads, and what few looks do. */
   private bySource = new Rows(0, ROW)
-  /** Per source, how many numbers its groups take whose first code is not false. */
+  private rest = new Rows(0, REST)
+  /** Per source, how many of its groups are on, and how many are on or open. */
+  private on = new Int32Array(0)
   private live = new Int32Array(0)
-  /** Per first lag of a group, where its two rows are in the lists of their sources. */
+  /** Per first lag of a group, which of the lists of its two sources its rows are. */
   private rowOf = new Int32Array(0)
   /** Per code, the first lags of the groups that it is the first code of. */
   private groupsOf = new Rows(0, 1)
@@ -42,6 +49,7 @@ export class EdgeStore {
   seal(sides: number): void {
     const groups = this.group()
     const { data, count } = this
+    this.on = new Int32Array(sides)
     this.live = new Int32Array(sides)
     this.rowOf = new Int32Array(2 * count)
     const rows = new Int32Array(sides)
@@ -60,10 +68,11 @@ export class EdgeStore {
         if (code >= 0) switched[code]!++
       }
     this.bySource = new Rows(sides, ROW, rows)
+    this.rest = new Rows(sides, REST, rows)
     this.groupsOf = new Rows(sides, 1, heads)
     this.byCode = new Rows(sides, 1, switched)
     for (let g = 0; g + 1 < groups.length; g++) this.list(groups[g]!, groups[g + 1]!)
-    for (let e = 0; e < count; e++) this.switchOn(e)
+    for (let e = 0; e < count; e++) this.listen(e)
   }
 
   /** Brings the lags into `data` by groups; where each group begins, and the end. */
@@ -125,63 +134,87 @@ export class EdgeStore {
     this.data.set(this.raw, LAG * e)
     this.raw.length = 0
     this.list(e, e + 1)
-    this.switchOn(e)
+    this.listen(e)
     return this.evaluate(engine, e)
   }
 
-  /** A code is true: groups that want the opposite are of no account until `revive`. */
-  retire(code: Code): void {
+  /** A code is true: its groups are on, and those that want the opposite off, until `reopen`. */
+  settle(code: Code): void {
     const { memory, at, sizes } = this.groupsOf
     const { data, rowOf } = this
-    const from = at[code ^ 1]!
-    const to = from + sizes[code ^ 1]!
+    let from = at[code ^ 1]!
+    let to = from + sizes[code ^ 1]!
     for (let i = from; i < to; i++) {
       const e = memory[i]!
-      this.withdraw(data[LAG * e]!, rowOf[2 * e]!)
-      this.withdraw(data[LAG * e + 1]! + 1, rowOf[2 * e + 1]!)
+      this.switchOff(data[LAG * e]!, rowOf[2 * e]!)
+      this.switchOff(data[LAG * e + 1]! + 1, rowOf[2 * e + 1]!)
+    }
+    from = at[code]!
+    to = from + sizes[code]!
+    for (let i = from; i < to; i++) {
+      const e = memory[i]!
+      this.switchOn(data[LAG * e]!, rowOf[2 * e]!)
+      this.switchOn(data[LAG * e + 1]! + 1, rowOf[2 * e + 1]!)
     }
   }
 
-  /** Takes back the latest `retire` that has not been taken back. */
-  revive(code: Code): void {
+  /** Takes back the latest `settle` that has not been taken back. */
+  reopen(code: Code): void {
     const { memory, at, sizes } = this.groupsOf
-    const { data, live } = this
-    const from = at[code ^ 1]!
-    const to = from + sizes[code ^ 1]!
+    const { data, live, on } = this
+    let from = at[code ^ 1]!
+    let to = from + sizes[code ^ 1]!
     for (let i = from; i < to; i++) {
       const e = memory[i]!
-      live[data[LAG * e]!]! += ROW
-      live[data[LAG * e + 1]! + 1]! += ROW
+      live[data[LAG * e]!]!++
+      live[data[LAG * e + 1]! + 1]!++
+    }
+    from = at[code]!
+    to = from + sizes[code]!
+    for (let i = from; i < to; i++) {
+      const e = memory[i]!
+      on[data[LAG * e]!]!--
+      on[data[LAG * e + 1]! + 1]!--
     }
   }
 
   propagate(engine: Engine, side: number): boolean {
     const { bound } = engine
-    const { data } = this
-    const list = this.bySource.memory
-    const from = this.bySource.at[side]!
-    const to = from + this.live[side]!
     const here = bound[side]!
-    for (let i = from; i < to; i += ROW) {
-      // Met already, or not switched on and with room left: most are.
-      const target = list[i]!
-      const value = here + list[i + 1]!
-      if (value <= bound[target]!) continue
-      const c0 = list[i + 2]!
-      const open0 = c0 >= 0 && bound[c0]! < 1 - (c0 & 1)
-      if (open0 && (value + bound[target ^ 1]! <= 0 || bound[c0 ^ 1]! >= (c0 & 1))) continue
-      const end = list[i + 4]!
-      for (let e = list[i + 3]!; e < end; e++) {
-        const c1 = data[LAG * e + 4]!
-        if (c1 >= 0 && bound[c1]! < 1 - (c1 & 1) && (open0 || bound[c1 ^ 1]! >= (c1 & 1))) continue
-        const c2 = data[LAG * e + 5]!
-        if (c2 >= 0 && bound[c2]! < 1 - (c2 & 1) && (open0 || bound[c2 ^ 1]! >= (c2 & 1))) continue
-        if (!this.raise(engine, e, side, target)) return false
-      }
-    }
+    const list = this.bySource.memory
+    let i = this.bySource.at[side]!
+    const opens = i + ROW * this.on[side]!
+    const ends = i + ROW * this.live[side]!
+    // What is on raises its target, unless that is met already.
+    for (; i < opens; i += ROW)
+      if (here + list[i + 1]! > bound[list[i]! ^ 1]! && !this.follow(engine, side, i)) return false
+    // What is open is off where its target has no room.
+    for (; i < ends; i += ROW)
+      if (here + list[i + 1]! + bound[list[i]!]! > 0 && !this.follow(engine, side, i)) return false
     const { memory, at, sizes } = this.byCode
     const end = at[side]! + sizes[side]!
     for (let i = at[side]!; i < end; i++) if (!this.evaluate(engine, memory[i]!)) return false
+    return true
+  }
+
+  /** What the lags of a row say, where they are on or off but for one code. */
+  private follow(engine: Engine, side: number, row: number): boolean {
+    const { data } = this
+    const { bound } = engine
+    const target = this.bySource.memory[row]! ^ 1
+    const rest = this.rest.memory
+    const at = this.rest.at[side]! + ((row - this.bySource.at[side]!) / ROW) * REST
+    const c0 = rest[at]!
+    const open = c0 >= 0 && bound[c0]! < 1 - (c0 & 1)
+    if (open && bound[c0 ^ 1]! >= (c0 & 1)) return true
+    const end = rest[at + 2]!
+    for (let e = rest[at + 1]!; e < end; e++) {
+      const c1 = data[LAG * e + 4]!
+      if (c1 >= 0 && bound[c1]! < 1 - (c1 & 1) && (open || bound[c1 ^ 1]! >= (c1 & 1))) continue
+      const c2 = data[LAG * e + 5]!
+      if (c2 >= 0 && bound[c2]! < 1 - (c2 & 1) && (open || bound[c2 ^ 1]! >= (c2 & 1))) continue
+      if (!this.raise(engine, e, side, target)) return false
+    }
     return true
   }
 
@@ -226,7 +259,7 @@ export class EdgeStore {
     return engine.raise(no, 1 - (no & 1))
   }
 
-  /** Writes the two rows of a group, each before the rows that are of no account. */
+  /** Writes the two rows of a group, each before the rows that are off. */
   private list(e: number, end: number): void {
     const from = this.data[LAG * e]!
     const to = this.data[LAG * e + 1]!
@@ -237,39 +270,53 @@ export class EdgeStore {
   }
 
   private listAt(source: number, target: number, e: number, end: number): void {
-    const { bySource, live, data } = this
+    const { bySource, rest, data } = this
     const row = bySource.room(source)
-    const { memory } = bySource
-    memory[row] = target
-    memory[row + 1] = data[LAG * e + 2]!
-    memory[row + 2] = data[LAG * e + 3]!
-    memory[row + 3] = e
-    memory[row + 4] = end
-    const place = row - bySource.at[source]!
+    bySource.memory[row] = target ^ 1
+    bySource.memory[row + 1] = data[LAG * e + 2]!
+    const more = rest.room(source)
+    rest.memory[more] = data[LAG * e + 3]!
+    rest.memory[more + 1] = e
+    rest.memory[more + 2] = end
+    const place = (row - bySource.at[source]!) / ROW
     this.rowOf[2 * e + (source & 1)] = place
-    if (place > live[source]!) this.swap(source, place, live[source]!)
-    live[source]! += ROW
+    this.swap(source, place, this.live[source]!)
+    this.live[source]!++
+    if (data[LAG * e + 3]! < 0) this.switchOn(source, this.live[source]! - 1)
   }
 
-  private withdraw(source: number, place: number): void {
-    const last = (this.live[source]! -= ROW)
-    if (place !== last) this.swap(source, place, last)
+  private switchOff(source: number, place: number): void {
+    this.swap(source, place, --this.live[source]!)
+  }
+
+  private switchOn(source: number, place: number): void {
+    this.swap(source, place, this.on[source]!++)
   }
 
   private swap(source: number, a: number, b: number): void {
-    const { memory, at } = this.bySource
-    const from = at[source]!
-    for (let k = from; k < from + ROW; k++) {
-      const kept = memory[a + k]!
-      memory[a + k] = memory[b + k]!
-      memory[b + k] = kept
+    if (a === b) return
+    const list = this.bySource.memory
+    const i = this.bySource.at[source]! + ROW * a
+    const j = this.bySource.at[source]! + ROW * b
+    for (let k = 0; k < ROW; k++) {
+      const kept = list[i + k]!
+      list[i + k] = list[j + k]!
+      list[j + k] = kept
+    }
+    const rest = this.rest.memory
+    const m = this.rest.at[source]! + REST * a
+    const n = this.rest.at[source]! + REST * b
+    for (let k = 0; k < REST; k++) {
+      const kept = rest[m + k]!
+      rest[m + k] = rest[n + k]!
+      rest[n + k] = kept
     }
     const upper = source & 1
-    this.rowOf[2 * memory[from + a + 3]! + upper] = a
-    this.rowOf[2 * memory[from + b + 3]! + upper] = b
+    this.rowOf[2 * rest[m + 1]! + upper] = a
+    this.rowOf[2 * rest[n + 1]! + upper] = b
   }
 
-  private switchOn(e: number): void {
+  private listen(e: number): void {
     for (let k = LAG * e + 3; k < LAG * e + LAG; k++) {
       const code = this.data[k]!
       if (code >= 0) this.byCode.add(code, e)

@@ -225,7 +225,10 @@ export class Engine extends Trail {
 
   /** A lag where the codes are true, added after the sealing; only at level 0. */
   requireLag(from: number, to: number, weight: number, codes: Code[]): boolean {
-    return this.edges.addLate(this, from, to, weight, codes) || this.fail()
+    // What is known for good is left out: it will not be followed a second time.
+    if (codes.some((c) => this.isTrue(negated(c)))) return true
+    const open = codes.filter((c) => !this.isTrue(c))
+    return this.edges.addLate(this, from, to, weight, open) || this.fail()
   }
 
   /** Raises a bound for good; only at level 0. False where that is impossible. */
@@ -253,7 +256,7 @@ export class Engine extends Trail {
       this.bound[side] = this.tBefore[e]!
       this.latest[side] = this.tEarlier[e]!
       this.heap.offer(side >> 1)
-      if (this.trailSize < this.head) this.edges.revive(side)
+      if (this.trailSize < this.head) this.edges.reopen(side)
     }
     this.arenaSize = mark.arena
     this.head = this.trailSize
@@ -288,7 +291,7 @@ export class Engine extends Trail {
   }
 
   private followFlag(side: number): boolean {
-    this.edges.retire(side)
+    this.edges.settle(side)
     return this.follow(side)
   }
 
