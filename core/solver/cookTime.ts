@@ -1,26 +1,25 @@
 import type { PastTouch } from './facts'
-import type { Journal, Timed } from './journal'
+import { grown } from './grown'
+import type { Journal } from './journal'
 import { NEVER, type MCook, type Model } from './model'
-
-export interface Block extends Timed {
-  /** Hygiene class of a hands phase, or CHORE, or AWAY. */
-  hygiene: number
-}
-interface Load extends Timed {
-  load: number
-}
+import { Spans } from './spans'
 
 export const CHORE = -1
 const AWAY = -2
 
 /** One cook's day so far: what the hands hold, what the eyes are on, how clean the hands are. */
 export class CookTime {
-  readonly blocks: Block[]
-  private readonly loads: Load[] = []
+  /** Hands phases with their hygiene class, chores and absences, none of which overlap. */
+  private readonly blocks = new Spans()
+  /** What takes attention, and how much. */
+  private readonly loads = new Spans()
+  /** Of the loads at some instant, which they are. */
+  private under = new Int32Array(32)
   /** Seconds that the longest of them took so far. */
   private longest = 0
-  private readonly back: number[]
-  private readonly backSeen: number[]
+  /** Classes met going back from an instant, and the longest pause since each. */
+  private readonly back: Int32Array
+  private readonly backSeen: Int32Array
 
   constructor(
     private readonly model: Model,
@@ -28,10 +27,11 @@ export class CookTime {
     private readonly journal: Journal,
     past: readonly PastTouch[] = [],
   ) {
-    this.blocks = cook.away.map(([from, to]) => ({ from, to, hygiene: AWAY }))
-    if (past.length) this.blocks = withPast(this.blocks, past)
-    this.back = new Array<number>(model.classes).fill(0)
-    this.backSeen = []
+    const away = cook.away.map(([from, to]) => ({ from, to, hygiene: AWAY }))
+    for (const { from, to, hygiene } of past.length ? withPast(away, past) : away)
+      this.blocks.insert(from, to, hygiene)
+    this.back = new Int32Array(model.classes)
+    this.backSeen = new Int32Array(model.classes)
   }
 
   /**
@@ -62,31 +62,19 @@ export class CookTime {
   }
 
   take(from: number, to: number, attention: number, hands: boolean, hygiene: number): void {
-    if (hands) this.journal.insert(this.blocks, { from, to, hygiene })
+    if (hands) this.journal.put(this.blocks, from, to, hygiene)
     if (attention === 0) return
     this.longest = Math.max(this.longest, to - from)
-    this.journal.insert(this.loads, { from, to, load: attention })
+    this.journal.put(this.loads, from, to, attention)
   }
 
   private afterBlocks(t: number, seconds: number): number {
-    const { blocks } = this
-    for (let i = this.firstEndingAfter(t); i < blocks.length; i++) {
-      const block = blocks[i]!
-      if (block.from >= t + seconds) break
-      if (block.to > t) t = block.to
+    const { from, to, count } = this.blocks
+    for (let i = this.blocks.firstEndingAfter(t); i < count; i++) {
+      if (from[i]! >= t + seconds) break
+      if (to[i]! > t) t = to[i]!
     }
     return t
-  }
-
-  private firstEndingAfter(t: number): number {
-    let low = 0
-    let high = this.blocks.length
-    while (low < high) {
-      const mid = (low + high) >> 1
-      if (this.blocks[mid]!.to > t) high = mid
-      else low = mid + 1
-    }
-    return low
   }
 
   private afterAbsences(t: number, seconds: number): number {
@@ -98,51 +86,50 @@ export class CookTime {
     const room = this.cook.attention - attention + 1e-9
     if (room < 0) return NEVER
     if (seconds === 0) return t
-    const { loads } = this
     for (;;) {
       if (this.loadWithin(t, t + seconds) <= room) return t
-      let next = -1
-      const first = this.firstReaching(t)
-      for (let i = first - 1; i < loads.length && next < 0; i++) {
-        const at = i < first ? t : loads[i]!.from
-        if (i >= first && (at <= t || loads[i]!.to <= t)) continue
-        if (at >= t + seconds) break
-        let sum = 0
-        let soonest = NEVER
-        for (let j = first; j < loads.length; j++) {
-          const other = loads[j]!
-          if (other.from > at) break
-          if (other.to <= at) continue
-          sum += other.load
-          if (other.to < soonest) soonest = other.to
-        }
-        if (sum > room) next = soonest
-      }
+      const next = this.endOfExcess(t, seconds, room)
       if (next < 0) return t
       t = next
     }
   }
 
-  /** The first load that may reach past an instant. */
-  private firstReaching(t: number): number {
-    let low = 0
-    let high = this.loads.length
-    while (low < high) {
-      const mid = (low + high) >> 1
-      if (this.loads[mid]!.from > t - this.longest) high = mid
-      else low = mid + 1
+  /** Where at some instant of a stretch more than `room` is taken, when that may first be less; or -1. */
+  private endOfExcess(t: number, seconds: number, room: number): number {
+    const { loads } = this
+    const { from, to, what, count } = loads
+    while (this.under.length < count) this.under = grown(this.under)
+    const { under } = this
+    let size = 0
+    // What is taken changes for the worse only where something begins.
+    let at = t
+    for (let i = loads.firstAfter(t - this.longest); ;) {
+      for (; i < count && from[i]! <= at; i++) if (to[i]! > at) under[size++] = i
+      let sum = 0
+      let soonest = NEVER
+      let kept = 0
+      for (let k = 0; k < size; k++) {
+        const j = under[k]!
+        if (to[j]! <= at) continue
+        under[kept++] = j
+        sum += what[j]!
+        if (to[j]! < soonest) soonest = to[j]!
+      }
+      size = kept
+      if (sum > room) return soonest
+      if (i === count || from[i]! >= t + seconds) return -1
+      at = from[i]!
     }
-    return low
   }
 
   /** All that overlaps [from, to), summed: an upper limit of the load at any instant of it. */
   loadWithin(from: number, to: number): number {
     const { loads } = this
+    const { from: begins, to: ends, what, count } = loads
     let sum = 0
-    for (let i = this.firstReaching(from); i < loads.length; i++) {
-      const o = loads[i]!
-      if (o.from >= to) break
-      if (o.to > from) sum += o.load
+    for (let i = loads.firstAfter(from - this.longest); i < count; i++) {
+      if (begins[i]! >= to) break
+      if (ends[i]! > from) sum += what[i]!
     }
     return sum
   }
@@ -151,48 +138,54 @@ export class CookTime {
   private cleanFrom(t: number, seconds: number, hygiene: number): number {
     const { blocks, model, back, backSeen } = this
     const { classes, longestClean } = model
-    const position = this.firstEndingAfter(t)
-    backSeen.length = 0
+    const position = blocks.firstEndingAfter(t)
+    const { from, to, what, count } = blocks
+    let met = 0
     let gap = 0
     let at = t
     for (let i = position - 1; i >= 0 && gap < longestClean; i--) {
-      const block = blocks[i]!
-      if (at - block.to > gap) gap = at - block.to
-      at = block.from
-      if (block.hygiene < 0 || backSeen.includes(block.hygiene)) continue
+      if (at - to[i]! > gap) gap = at - to[i]!
+      at = from[i]!
+      const before = what[i]!
+      if (before < 0 || isAmong(backSeen, met, before)) continue
       if (gap >= longestClean) break
-      backSeen.push(block.hygiene)
-      back[block.hygiene] = gap
-      const needed = hygiene < 0 ? 0 : model.hygiene[block.hygiene * classes + hygiene]!
-      if (needed > gap) return Math.max(t + 1, blocks[position - 1]!.to + needed)
+      backSeen[met++] = before
+      back[before] = gap
+      const needed = hygiene < 0 ? 0 : model.hygiene[before * classes + hygiene]!
+      if (needed > gap) return Math.max(t + 1, to[position - 1]! + needed)
     }
     let ahead = 0
     at = t + seconds
-    for (let i = position; i < blocks.length && ahead < longestClean; i++) {
-      const block = blocks[i]!
-      if (block.from - at > ahead) ahead = block.from - at
-      at = block.to
-      const next = block.hygiene
+    for (let i = position; i < count && ahead < longestClean; i++) {
+      if (from[i]! - at > ahead) ahead = from[i]! - at
+      at = to[i]!
+      const next = what[i]!
       if (next < 0) continue
       if (ahead >= longestClean) break
-      if (hygiene >= 0 && model.hygiene[hygiene * classes + next]! > ahead)
-        return blocks[position]!.to
-      for (const before of backSeen)
+      if (hygiene >= 0 && model.hygiene[hygiene * classes + next]! > ahead) return to[position]!
+      for (let k = 0; k < met; k++) {
+        const before = backSeen[k]!
         if (model.hygiene[before * classes + next]! > Math.max(back[before]!, ahead))
           return this.splitHint(t, seconds, position)
+      }
     }
     return t
   }
 
   /** The block would split the pause in which hands are washed: try its far end, then go on. */
   private splitHint(t: number, seconds: number, position: number): number {
-    const flush = this.blocks[position]!.from - seconds
-    return flush > t ? flush : this.blocks[position]!.to
+    const flush = this.blocks.from[position]! - seconds
+    return flush > t ? flush : this.blocks.to[position]!
   }
 }
 
+function isAmong(list: Int32Array, count: number, x: number): boolean {
+  for (let i = 0; i < count; i++) if (list[i] === x) return true
+  return false
+}
+
 /** Absences and the work that lies behind, by end and without overlaps. */
-function withPast(away: Block[], past: readonly PastTouch[]): Block[] {
+function withPast(away: PastTouch[], past: readonly PastTouch[]): PastTouch[] {
   let at = 0
   return [...away, ...past]
     .sort((a, b) => a.to - b.to || a.from - b.from)

@@ -1,3 +1,5 @@
+import type { Spans } from './spans'
+
 export interface Timed {
   from: number
   to: number
@@ -8,9 +10,9 @@ export interface Timed {
  * writes goes through here, so a failed attempt costs only what it wrote.
  */
 export class Journal {
-  private readonly lists: Timed[][] = []
+  private readonly lists: (Timed[] | Spans)[] = []
   private readonly items: Timed[] = []
-  /** -1: the item was inserted; otherwise the end it had before. */
+  /** INSERTED: the item was; from PUT downward: where spans were put; otherwise the end it had before. */
   private readonly before: number[] = []
 
   mark(): number {
@@ -29,7 +31,13 @@ export class Journal {
     list[at] = item
     this.lists.push(list)
     this.items.push(item)
-    this.before.push(-1)
+    this.before.push(INSERTED)
+  }
+
+  put(spans: Spans, from: number, to: number, what: number): void {
+    this.lists.push(spans)
+    this.items.push(NO_ITEM)
+    this.before.push(PUT - spans.insert(from, to, what))
   }
 
   setEnd(item: Timed, to: number): void {
@@ -43,10 +51,13 @@ export class Journal {
     const { items, lists, before } = this
     while (items.length > mark) {
       const item = items.pop()!
-      const list = lists.pop()!
+      const undone = lists.pop()!
       const end = before.pop()!
       if (end >= 0) item.to = end
+      // All that was put later is gone again: it stands where it was put.
+      else if (end <= PUT) (undone as Spans).remove(PUT - end)
       else {
+        const list = undone as Timed[]
         let at = list.length - 1
         let moved = list.pop()!
         while (moved !== item) {
@@ -59,5 +70,8 @@ export class Journal {
   }
 }
 
+const INSERTED = -1
+const PUT = -2
 const NO_LIST: Timed[] = []
+const NO_ITEM: Timed = { from: 0, to: 0 }
 const comesAfter = (a: Timed, b: Timed) => a.from > b.from || (a.from === b.from && a.to > b.to)

@@ -9,6 +9,7 @@ const LATE = -2
 /** Starts tried for one activity before giving up: far above what a real session needs. */
 const TRIES = 400
 const PROBES = 40
+const NONE: [MHold, Pick][] = []
 
 /** Finds the earliest start of one activity in a schedule and writes it there. */
 export class Placement {
@@ -17,7 +18,8 @@ export class Placement {
   /** After a failure: who set the latest instant that cannot be met, and by how much. */
   culprit = -1
   lateBy = 0
-  private readonly picks: Pick[] = []
+  /** What serves each need of the activity that is being placed. */
+  private picks: Pick[] = []
   private readonly marks: number[] = []
   private readonly run: PlacedPhase[] = []
   private readonly floors: number[] = []
@@ -97,7 +99,6 @@ export class Placement {
     const { schedule, picks } = this
     const { windows } = schedule
     const i = activity.index
-    picks.length = 0
     this.stations.otherOven = NEVER
     const { seat } = schedule.genes
     for (let k = 0; k < mode.needs.length; k++) {
@@ -109,9 +110,9 @@ export class Placement {
           ? this.stations.takeOven(mode, k, s, wish)
           : this.stations.take(need, s, end, end, wish)
       if (!pick) return this.stations.again
-      picks.push(pick)
+      picks[k] = pick
     }
-    const opened: [MHold, Pick][] = []
+    const opened: [MHold, Pick][] = this.opening[i]!.length ? [] : NONE
     for (const hold of this.opening[i]!) {
       if (hold.to >= 0 && !schedule.present[hold.to]) continue
       const pick = this.stations.takeHold(hold, s, mode.min)
@@ -128,7 +129,8 @@ export class Placement {
       this.lateBy = end - windows.hi[2 * i + 1]!
       return LATE
     }
-    for (const pick of picks) {
+    for (let k = 0; k < mode.needs.length; k++) {
+      const pick = picks[k]!
       if (end > pick.until) return pick.until
       const again = this.stations.finish(pick.station, pick.occupation, end)
       if (again !== FINISHED) return again
@@ -163,12 +165,11 @@ export class Placement {
     const k = fact.phases.length - 1
     const mode = activity.modes[0]!
     const phase = mode.phases[k]!
-    this.picks.length = 0
-    for (const need of mode.needs) {
+    this.picks = mode.needs.map((need) => {
       const station = schedule.stations[need.stations[0]!]!
       const occupation = station.occupy(fact.start, NEVER, need.amount, need.contents)
-      this.picks.push({ station, occupation, until: NEVER })
-    }
+      return { station, occupation, until: NEVER }
+    })
     const { from } = fact.phases[k]!
     const to = from + phase.min
     const cook = phase.cooks[0] ?? -1
@@ -186,7 +187,7 @@ export class Placement {
     const fact = activity.fact!
     const mode = activity.modes[0]!
     const k = fact.phases.length - 1
-    this.picks.splice(0, this.picks.length, ...use.picks)
+    this.picks = [...use.picks]
     fact.phases.forEach((p, j) => {
       const cook =
         p.cook === undefined ? -1 : schedule.model.problem.cooks.findIndex((c) => c.id === p.cook)
@@ -248,10 +249,21 @@ export class Placement {
     schedule.start[i] = s
     schedule.end[i] = end
     schedule.mode[i] = activity.modes.indexOf(mode)
-    schedule.phases[i] = this.run
-      .slice(0, mode.phases.length)
-      .map(({ from, to, cook }) => ({ from, to, cook }))
-    schedule.served[i] = this.picks.map((p) => p.station.station.index)
+    // Written over what stood there: one array for each attempt would be far too many.
+    const { run, picks } = this
+    const phases = schedule.phases[i]!
+    if (phases.length !== mode.phases.length)
+      schedule.phases[i] = mode.phases.map((_, k) => ({ ...run[k]! }))
+    else
+      for (let k = 0; k < phases.length; k++) {
+        phases[k]!.from = run[k]!.from
+        phases[k]!.to = run[k]!.to
+        phases[k]!.cook = run[k]!.cook
+      }
+    const served = schedule.served[i]!
+    if (served.length !== mode.needs.length)
+      schedule.served[i] = mode.needs.map((_, k) => picks[k]!.station.station.index)
+    else for (let k = 0; k < served.length; k++) served[k] = picks[k]!.station.station.index
   }
 
   /** Phases from `first` on; those before it stand in `run` already, as facts. */
@@ -309,7 +321,12 @@ export class Placement {
       marks[k] = journal.mark()
       const to = at + Math.max(phase.min, floors[k]! - at)
       this.take(activity, phase, at, to, cook)
-      run[k] = { from: at, to, cook }
+      const now = run[k]
+      if (now) {
+        now.from = at
+        now.to = to
+        now.cook = cook
+      } else run[k] = { from: at, to, cook }
       t = to
     }
     return DONE

@@ -51,6 +51,8 @@ export class Schedule {
   work = 0
   private readonly placement: Placement
   private readonly follows: number[][]
+  /** Holds that begin with each activity. */
+  private readonly opening: number[][]
   private readonly waiting: Int32Array
   private readonly blocked: Uint8Array
   private readonly urgent: Uint8Array
@@ -63,6 +65,12 @@ export class Schedule {
   /** Not before this; moved on wherever something could not follow in time. */
   readonly minStart: Int32Array
   private readonly placed: Uint8Array
+  /** What is present, waits for nothing and is not placed, and where each stands there; -1: nowhere. */
+  private readonly ready: Int32Array
+  private readonly readyAt: Int32Array
+  private readyCount = 0
+  /** How many of those present are not placed. */
+  private left = 0
   /** For each activity itself and all that must be placed before it. */
   private readonly before: Uint8Array[]
   /** What goes first now: a longest wait was missed, or something that it waits for is in use. */
@@ -98,6 +106,9 @@ export class Schedule {
     this.heldBy = new Int32Array(model.holds.length).fill(-1)
     this.heldAs = model.holds.map(() => undefined)
     this.follows = followers(model)
+    this.opening = model.activities.map((a) =>
+      model.holds.flatMap((h) => (h.from === a.index ? [h.index] : [])),
+    )
     this.waiting = new Int32Array(n)
     this.blocked = new Uint8Array(n)
     this.urgent = new Uint8Array(n)
@@ -105,6 +116,8 @@ export class Schedule {
     this.minStart = new Int32Array(n)
     this.minEnd = new Int32Array(n)
     this.placed = new Uint8Array(n)
+    this.ready = new Int32Array(n)
+    this.readyAt = new Int32Array(n).fill(-1)
     this.wanted = new Uint8Array(n)
     this.before = ancestors(this.follows)
     this.placement = new Placement(this)
@@ -202,6 +215,13 @@ export class Schedule {
     this.follows.forEach((list, i) => {
       if (present[i]) for (const j of list) if (present[j]) this.waiting[j]!++
     })
+    this.readyAt.fill(-1)
+    this.readyCount = 0
+    this.left = 0
+    for (let i = 0; i < present.length; i++) {
+      this.left += present[i]!
+      this.queueUp(i)
+    }
     return !model.facts || placeFacts(this, this.placement)
   }
 
@@ -212,8 +232,35 @@ export class Schedule {
 
   /** Marks an activity as placed whose beginning is a fact: it can never be taken back. */
   settle(i: number): void {
+    this.markPlaced(i)
+  }
+
+  private markPlaced(i: number): void {
     this.placed[i] = 1
-    for (const j of this.follows[i]!) if (this.present[j]) this.waiting[j]!--
+    this.left--
+    this.queueUp(i)
+    for (const j of this.follows[i]!)
+      if (this.present[j]) {
+        this.waiting[j]!--
+        this.queueUp(j)
+      }
+  }
+
+  /** Puts an activity among those that are ready, or takes it away, as it stands now. */
+  private queueUp(i: number): void {
+    const { ready, readyAt } = this
+    const at = readyAt[i]!
+    const wanted = this.present[i] === 1 && this.placed[i] === 0 && this.waiting[i] === 0
+    if (wanted === at >= 0) return
+    if (wanted) {
+      readyAt[i] = this.readyCount
+      ready[this.readyCount++] = i
+      return
+    }
+    const last = ready[--this.readyCount]!
+    ready[at] = last
+    readyAt[last] = at
+    readyAt[i] = -1
   }
 
   private resetWindows(): boolean {
@@ -231,43 +278,43 @@ export class Schedule {
 
   /** The next activity, -1 when all are placed, -2 when what is left waits for itself. */
   private pick(genes: Genes): number {
-    const { present, placed, waiting, blocked, windows, urgent } = this
+    const { ready, readyCount, blocked, windows, urgent, wanted } = this
     let best = -1
     let bestUrgent = false
     let bestKey = Infinity
-    let left = 0
-    let rescue = -1
-    const { wanted } = this
     let focused = false
-    for (let i = 0; i < present.length; i++) {
-      if (!present[i] || placed[i]) continue
-      left++
-      if (blocked[i]) continue
-      if (waiting[i]! > 0) {
-        if (rescue < 0 || windows.lo[2 * i]! < windows.lo[2 * rescue]!) rescue = i
-        continue
-      }
-      const hi = windows.hi[2 * i]!
-      if (focused && !wanted[i]) continue
+    for (let k = 0; k < readyCount; k++) {
+      const i = ready[k]!
+      if (blocked[i] || (focused && !wanted[i])) continue
       if (wanted[i] && !focused) {
         focused = true
         best = -1
         bestKey = Infinity
         bestUrgent = false
       }
+      const hi = windows.hi[2 * i]!
       const now = hi < NEVER && (urgent[i] === 1 || hi - windows.lo[2 * i]! <= genes.urgency)
       if (bestUrgent && !now) continue
       const key = now ? hi : genes.priority[i]!
-      if ((now && !bestUrgent) || key < bestKey) {
-        best = i
-        bestKey = key
-        bestUrgent = now
-      }
+      if (now === bestUrgent && (key > bestKey || (key === bestKey && i > best))) continue
+      best = i
+      bestKey = key
+      bestUrgent = now
     }
     if (best >= 0) return best
-    if (left === 0) return -1
-    // Lags in a circle leave nobody first: the one with the earliest window begins.
-    return rescue >= 0 && !blocked.some((b) => b === 1) ? rescue : -2
+    return this.left === 0 ? -1 : this.rescue()
+  }
+
+  /** Lags in a circle leave nobody first: the one with the earliest window begins; -2: none may. */
+  private rescue(): number {
+    const { present, placed, waiting, blocked, windows } = this
+    if (blocked.includes(1)) return -2
+    let first = -2
+    for (let i = 0; i < present.length; i++) {
+      if (!present[i] || placed[i] || waiting[i] === 0) continue
+      if (first < 0 || windows.lo[2 * i]! < windows.lo[2 * first]!) first = i
+    }
+    return first
   }
 
   /** From now on it and all that leads to it go first. */
@@ -315,9 +362,8 @@ export class Schedule {
     const journal = this.journal.mark()
     const windows = this.windows.mark()
     if (!this.placement.place(activity, mode, this.minStart[i]!)) return false
-    this.placed[i] = 1
+    this.markPlaced(i)
     this.stack.push({ activity: i, journal, windows })
-    for (const j of this.follows[i]!) if (this.present[j]) this.waiting[j]!--
     // A hold that ends here may free what others are waiting for.
     this.blocked.fill(0)
     return true
@@ -327,8 +373,14 @@ export class Schedule {
     this.journal.undo(journal)
     this.windows.undo(windows)
     this.placed[i] = 0
-    for (const h of this.model.holds) if (h.from === i) this.heldBy[h.index] = -1
-    for (const j of this.follows[i]!) if (this.present[j]) this.waiting[j]!++
+    this.left++
+    this.queueUp(i)
+    for (const h of this.opening[i]!) this.heldBy[h] = -1
+    for (const j of this.follows[i]!)
+      if (this.present[j]) {
+        this.waiting[j]!++
+        this.queueUp(j)
+      }
   }
 
   private takeBack(activity: number): void {

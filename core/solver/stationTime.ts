@@ -20,6 +20,8 @@ export class StationTime {
   /** After `room` on a station that is washed: seconds to wash before, and from when. */
   washBefore = 0
   washFrom = 0
+  /** What stands there at some instant. */
+  private readonly under: Occupation[] = []
 
   constructor(
     readonly station: MStation,
@@ -76,30 +78,33 @@ export class StationTime {
   private roomBeside(s: number, amount: number): boolean {
     const room = this.station.capacity - amount + 1e-9
     const list = this.occupations
-    let sum = 0
-    let soonest = NEVER
-    for (const o of list) {
-      if (o.from > s) break
-      if (o.to <= s) continue
-      sum += o.amount
-      if (o.to < soonest) soonest = o.to
-    }
-    if (sum > room) return this.fail(soonest)
-    for (let i = 0; i < list.length; i++) {
-      const at = list[i]!.from
-      if (at <= s) continue
-      if (at >= this.until) break
+    const { under } = this
+    let size = 0
+    let at = s
+    // What is taken changes for the worse only where something begins.
+    for (let i = 0; ;) {
+      for (; i < list.length && list[i]!.from <= at; i++)
+        if (list[i]!.to > at) under[size++] = list[i]!
       let load = 0
-      for (const o of list) {
-        if (o.from > at) break
-        if (o.to > at) load += o.amount
+      let soonest = NEVER
+      let kept = 0
+      for (let k = 0; k < size; k++) {
+        const o = under[k]!
+        if (o.to <= at) continue
+        under[kept++] = o
+        load += o.amount
+        if (o.to < soonest) soonest = o.to
       }
+      size = kept
       if (load > room) {
+        if (at === s) return this.fail(soonest)
         this.until = at
-        break
+        return true
       }
+      if (i === list.length) return true
+      at = list[i]!.from
+      if (at >= this.until) return true
     }
-    return true
   }
 
   private roomBetween(s: number, contents: number): boolean {

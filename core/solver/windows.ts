@@ -1,3 +1,4 @@
+import { grown } from './grown'
 import { isOver, NEVER, type Edge, type Model } from './model'
 
 /**
@@ -12,11 +13,16 @@ export class Windows {
   /** Node at which the last propagation failed, and by how many seconds. */
   failed = -1
   failedBy = 0
-  private readonly out: Edge[][]
-  private readonly into: Edge[][]
+  private readonly out: Arcs
+  private readonly into: Arcs
   private readonly present: Uint8Array
-  private readonly trail: number[] = []
-  private readonly queue: number[] = []
+  /** Four numbers for each change: node, and its `lo`, `hi` and `why` before. */
+  private trail = new Int32Array(1024)
+  private trailed = 0
+  /** Nodes that have changed, each once, as a ring. */
+  private readonly queue: Int32Array
+  private waiting = 0
+  private next = 0
   private readonly queued: Uint8Array
 
   constructor(private readonly model: Model) {
@@ -25,20 +31,18 @@ export class Windows {
     this.hi = new Int32Array(nodes)
     this.why = new Int32Array(nodes)
     this.queued = new Uint8Array(nodes)
+    this.queue = new Int32Array(nodes)
     this.present = new Uint8Array(model.activities.length)
-    this.out = Array.from({ length: nodes }, () => [])
-    this.into = Array.from({ length: nodes }, () => [])
-    const add = (e: Edge) => {
-      this.out[e.from]!.push(e)
-      this.into[e.to]!.push(e)
-    }
+    const edges: Edge[] = []
     for (const a of model.activities) {
       if (!a.modes.length) continue
-      add({ from: 2 * a.index, to: 2 * a.index + 1, weight: a.min, relation: -1 })
+      edges.push({ from: 2 * a.index, to: 2 * a.index + 1, weight: a.min, relation: -1 })
       if (a.max < NEVER)
-        add({ from: 2 * a.index + 1, to: 2 * a.index, weight: -a.max, relation: -1 })
+        edges.push({ from: 2 * a.index + 1, to: 2 * a.index, weight: -a.max, relation: -1 })
     }
-    model.edges.forEach(add)
+    edges.push(...model.edges)
+    this.out = arcsOf(nodes, edges, (e) => [e.from, e.to])
+    this.into = arcsOf(nodes, edges, (e) => [e.to, e.from])
   }
 
   /**
@@ -48,7 +52,7 @@ export class Windows {
    */
   reset(present: Uint8Array, hard: boolean): boolean {
     this.present.set(present)
-    this.trail.length = 0
+    this.trailed = 0
     const { lo, hi, why, model } = this
     for (const a of model.activities) {
       lo[2 * a.index] = a.release
@@ -69,27 +73,27 @@ export class Windows {
   /** Windows as an earlier soft `reset` left them. */
   restore(present: Uint8Array, lo: Int32Array): void {
     this.present.set(present)
-    this.trail.length = 0
+    this.trailed = 0
     this.lo.set(lo)
     this.hi.fill(NEVER)
     this.why.fill(-1)
   }
 
   mark(): number {
-    return this.trail.length
+    return this.trailed
   }
 
   undo(mark: number): void {
     const { trail, lo, hi, why } = this
-    while (trail.length > mark) {
-      const w = trail.pop()!
-      const h = trail.pop()!
-      const l = trail.pop()!
-      const node = trail.pop()!
-      lo[node] = l
-      hi[node] = h
-      why[node] = w
+    let at = this.trailed
+    while (at > mark) {
+      at -= 4
+      const node = trail[at]!
+      lo[node] = trail[at + 1]!
+      hi[node] = trail[at + 2]!
+      why[node] = trail[at + 3]!
     }
+    this.trailed = at
   }
 
   /** Fixes an activity where it was placed; false where another one can no longer follow. */
@@ -136,22 +140,33 @@ export class Windows {
   }
 
   private save(node: number): void {
-    this.trail.push(node, this.lo[node]!, this.hi[node]!, this.why[node]!)
+    const at = this.trailed
+    if (at + 4 > this.trail.length) this.trail = grown(this.trail)
+    const { trail } = this
+    trail[at] = node
+    trail[at + 1] = this.lo[node]!
+    trail[at + 2] = this.hi[node]!
+    trail[at + 3] = this.why[node]!
+    this.trailed = at + 4
   }
 
   private touch(node: number): void {
     if (this.queued[node]) return
     this.queued[node] = 1
-    this.queue.push(node)
+    let at = this.next + this.waiting++
+    if (at >= this.queue.length) at -= this.queue.length
+    this.queue[at] = node
   }
 
   private propagate(): boolean {
-    const { queue, queued, lo, hi, why, present } = this
+    const { queue, queued, lo, hi, why, present, out, into } = this
     let steps = 0
     const most = 64 * (lo.length + 8)
     let ok = true
-    for (let head = 0; head < queue.length; head++) {
-      const u = queue[head]!
+    while (this.waiting > 0) {
+      const u = queue[this.next]!
+      if (++this.next === queue.length) this.next = 0
+      this.waiting--
       queued[u] = 0
       if (!ok) continue
       if (lo[u]! > hi[u]! || ++steps > most) {
@@ -160,29 +175,50 @@ export class Windows {
         this.failedBy = Math.max(1, lo[u]! - hi[u]!)
         continue
       }
-      for (const e of this.out[u]!) {
-        const v = e.to
-        if (!present[v >> 1]) continue
-        const earliest = lo[u]! + e.weight
-        if (earliest > lo[v]!) {
-          this.save(v)
-          lo[v] = Math.min(earliest, NEVER)
-          this.touch(v)
-        }
+      const low = lo[u]!
+      for (let i = out.at[u]!; i < out.at[u + 1]!; i++) {
+        const v = out.node[i]!
+        const earliest = low + out.weight[i]!
+        if (earliest <= lo[v]! || !present[v >> 1]) continue
+        this.save(v)
+        lo[v] = Math.min(earliest, NEVER)
+        this.touch(v)
       }
-      for (const e of this.into[u]!) {
-        const v = e.from
-        if (!present[v >> 1]) continue
-        const latest = hi[u]! - e.weight
-        if (latest < hi[v]! && hi[u]! < NEVER) {
-          this.save(v)
-          hi[v] = latest
-          why[v] = why[u]!
-          this.touch(v)
-        }
+      const high = hi[u]!
+      if (high >= NEVER) continue
+      for (let i = into.at[u]!; i < into.at[u + 1]!; i++) {
+        const v = into.node[i]!
+        const latest = high - into.weight[i]!
+        if (latest >= hi[v]! || !present[v >> 1]) continue
+        this.save(v)
+        hi[v] = latest
+        why[v] = why[u]!
+        this.touch(v)
       }
     }
-    queue.length = 0
     return ok
   }
+}
+
+/** The lags at each node, from `at` of it to `at` of the next one: the other node, and the weight. */
+interface Arcs {
+  at: Int32Array
+  node: Int32Array
+  weight: Int32Array
+}
+
+function arcsOf(nodes: number, edges: Edge[], ends: (e: Edge) => [number, number]): Arcs {
+  const at = new Int32Array(nodes + 1)
+  for (const e of edges) at[ends(e)[0] + 1]!++
+  for (let v = 0; v < nodes; v++) at[v + 1]! += at[v]!
+  const node = new Int32Array(edges.length)
+  const weight = new Int32Array(edges.length)
+  const next = at.slice()
+  for (const e of edges) {
+    const [here, there] = ends(e)
+    const i = next[here]!++
+    node[i] = there
+    weight[i] = e.weight
+  }
+  return { at, node, weight }
 }

@@ -1,5 +1,6 @@
 import type { Engine } from './engine'
-import { grown, Rows } from './rows'
+import { grown } from '../grown'
+import { Rows } from './rows'
 
 /** Words before the literals of a clause: length, and activity (0: not learned). */
 const HEAD = 2

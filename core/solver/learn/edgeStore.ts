@@ -1,4 +1,5 @@
-import { grown, Rows } from './rows'
+import { grown } from '../grown'
+import { Rows } from './rows'
 import type { Engine } from './engine'
 import { negated, type Code } from './trail'
 

@@ -27,6 +27,9 @@ export class Engine extends Trail {
   /** Conflicts so far: the machine-independent measure of work. */
   conflicts = 0
   impossible = false
+  /** Bounds followed so far, and how many there may be: beyond that `propagate` stops where it is. */
+  followed = 0
+  most = Infinity
   private initial: number[] = []
   private head = 0
   private readonly conflict: number[] = []
@@ -265,9 +268,14 @@ export class Engine extends Trail {
     this.sides.clear()
   }
 
+  /** Whether no more bounds may be followed: then not everything that follows is known. */
+  get spent(): boolean {
+    return this.followed >= this.most
+  }
+
   /**
-   * Everything that follows; false: there is a conflict, see `learn`. Booleans first, then the
-   * lowest bounds, then what looks at many bounds at once.
+   * Everything that follows, unless `spent`; false: there is a conflict, see `learn`. Booleans first,
+   * then the lowest bounds, then what looks at many bounds at once.
    */
   propagate(): boolean {
     const { sides, bound, isFlag } = this
@@ -278,8 +286,10 @@ export class Engine extends Trail {
         if (isFlag[side] === 0) sides.offer(side, bound)
         else if (!this.followFlag(side)) return false
       }
+      if (this.followed >= this.most) return true
       const side = sides.take()
       if (side >= 0) {
+        this.followed++
         if (!this.follow(side)) return false
         continue
       }

@@ -49,6 +49,9 @@ const TRY_AFTER = 40
  * Booleans kept for what is said later: one for every two stretches of hands work, within limits.
  * Where they run out, nothing new can be said, and the same broken solutions come again and again.
  */
+const TIMES = +(process.env.TIMES ?? 3)
+const LEAST = +(process.env.LEAST ?? 10000)
+const EACH = +(process.env.EACH ?? 100)
 const SPARE = [8000, 40_000] as const
 const spareFor = ({ touches }: SessionModel) =>
   Math.min(SPARE[1], Math.max(SPARE[0], touches.length ** 2 / 2))
@@ -99,6 +102,7 @@ export class Learner {
   private free = new Set<number>()
   private paying = false
   private step = 1
+  private usual = 0
   private readonly mend: LearnerOptions['mend']
 
   constructor(
@@ -218,11 +222,11 @@ export class Learner {
   private firstTarget(): Held[number] | undefined {
     const often = UNLIMITED[this.model.activities.length > SMALL ? 1 : 0]!
     const turn = this.first++
-    return turn % often === often - 1 ? undefined : this.within(FIRST[turn % FIRST.length]!)
+    return turn % often === often - 1 ? undefined : this.atMost(FIRST[turn % FIRST.length]!)
   }
 
   /** That it is no longer than so many times the bound. */
-  private within(times: number): Held[number] | undefined {
+  private atMost(times: number): Held[number] | undefined {
     const limit = Math.ceil(times * Math.max(1, this.bound))
     const { goal } = this
     return limit < this.session.engine.horizonOf(goal) ? [2 * goal + 1, -limit] : undefined
@@ -347,6 +351,20 @@ export class Learner {
    */
   private search(target: Held[number] | undefined, held: Held, conflicts: number): Outcome {
     const { engine } = this.session
+    const before = engine.followed
+    engine.most = before + this.patience
+    const outcome = this.within(target, held, conflicts)
+    if (outcome === 'solution') this.usual += (engine.followed - before - this.usual) * 0.1
+    engine.most = Infinity
+    return outcome
+  }
+
+  private get patience(): number {
+    return Math.max(TIMES * this.usual, LEAST + EACH * this.model.activities.length)
+  }
+
+  private within(target: Held[number] | undefined, held: Held, conflicts: number): Outcome {
+    const { engine } = this.session
     engine.backtrack(0)
     engine.tidy()
     const limit = engine.conflicts + conflicts
@@ -366,6 +384,7 @@ export class Learner {
         }
         continue
       }
+      if (engine.spent) return 'limit'
       // First the length that is asked for, alone, so that a refusal of it is learned; then
       // everything that the neighbourhood holds, at once.
       if (engine.level === 0) {

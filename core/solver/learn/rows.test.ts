@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { grown, Rows } from './rows'
+import { grown } from '../grown'
+import { Rows } from './rows'
 
 it('keeps every row in order, whatever the lists grow to', () => {
   const added = fc.array(fc.tuple(fc.nat(3), fc.integer(), fc.integer()))

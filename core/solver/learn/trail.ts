@@ -1,4 +1,4 @@
-import { grown } from './rows'
+import { grown } from '../grown'
 
 /**
  * Bounds of an integer x live on two sides: side 2x holds the lower bound, side 2x + 1 the
