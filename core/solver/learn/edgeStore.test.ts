@@ -4,8 +4,8 @@ import { Engine } from './engine'
 import { codeValue } from './trail'
 
 const INTS = 4
-const FLAGS = 4
-const MOST = 6
+const FLAGS = 6
+const MOST = 8
 
 interface Lag {
   from: number
@@ -16,33 +16,50 @@ interface Lag {
   /** Added after the sealing. */
   late: boolean
 }
+const conditions = (minLength: number, maxLength: number) =>
+  fc.uniqueArray(fc.tuple(fc.nat(FLAGS - 1), fc.boolean()), {
+    minLength,
+    maxLength,
+    selector: ([x]) => x,
+  })
 const lag: fc.Arbitrary<Lag> = fc.record({
   from: fc.nat(INTS - 1),
   to: fc.nat(INTS - 1),
   // Few weights, so that many lags fall into one group.
   weight: fc.integer({ min: -2, max: 3 }),
-  when: fc.uniqueArray(fc.tuple(fc.nat(FLAGS - 1), fc.boolean()), {
-    maxLength: 3,
-    selector: ([x]) => x,
-  }),
+  // Mostly two or three, or too little is left undecided for anything to be looked at twice.
+  when: fc.oneof(
+    { weight: 1, arbitrary: conditions(0, 1) },
+    { weight: 5, arbitrary: conditions(2, 3) },
+  ),
   late: fc.boolean(),
 })
-/** Fixes a boolean or raises an earliest time on a level of its own, or goes so many levels back. */
+const fixed = fc.record({ flag: fc.nat(FLAGS - 1), yes: fc.boolean() })
+/**
+ * Fixes a boolean or raises an earliest time on a level of its own, holds several booleans on one, as
+ * a neighbourhood does, or goes so many levels back.
+ */
 const step = fc.oneof(
-  fc.record({ flag: fc.nat(FLAGS - 1), yes: fc.boolean() }),
+  fixed,
+  fixed,
+  fc.record({
+    held: fc.uniqueArray(fixed, { minLength: 2, maxLength: 3, selector: ({ flag }) => flag }),
+  }),
   fc.record({ int: fc.nat(INTS - 1), at: fc.nat(MOST) }),
   fc.record({ back: fc.integer({ min: 1, max: 3 }) }),
 )
-type Decision = Exclude<typeof step extends fc.Arbitrary<infer T> ? T : never, { back: number }>
+type Decision = { flag: number; yes: boolean } | { int: number; at: number }
 
 /** Earliest and latest times and booleans that follow, by going round until nothing changes. */
-function follows(lags: Lag[], decisions: Decision[]): string {
+function follows(lags: Lag[], decisions: readonly Decision[]): string {
   const lo = new Array<number>(INTS).fill(0)
   const hi = new Array<number>(INTS).fill(MOST)
   const flags = new Array<boolean | undefined>(FLAGS).fill(undefined)
   for (const d of decisions)
-    if ('flag' in d) flags[d.flag] = d.yes
-    else lo[d.int] = Math.max(lo[d.int]!, d.at)
+    if ('flag' in d) {
+      if (flags[d.flag] === !d.yes) return 'conflict'
+      flags[d.flag] = d.yes
+    } else lo[d.int] = Math.max(lo[d.int]!, d.at)
   for (let before = ''; ;) {
     const now = JSON.stringify([lo, hi, flags.map((f) => f ?? null)])
     if (lo.some((x, i) => x > hi[i]!)) return 'conflict'
@@ -68,8 +85,8 @@ it('lets follow from lags exactly what going round until nothing changes does, a
   let compared = 0
   fc.assert(
     fc.property(
-      fc.array(lag, { minLength: 8, maxLength: 20 }),
-      fc.array(step, { maxLength: 16 }),
+      fc.array(lag, { minLength: 8, maxLength: 30 }),
+      fc.array(step, { minLength: 10, maxLength: 40 }),
       // Known for good before the late lags are added, followed by then or not.
       fc.option(fc.record({ flag: fc.nat(FLAGS - 1), yes: fc.boolean(), followed: fc.boolean() })),
       (lags, steps, known) => {
@@ -96,41 +113,81 @@ it('lets follow from lags exactly what going round until nothing changes does, a
             ints.map((x) => engine.hi(x)),
             codes.map((c) => (engine.isFixed(c >> 1) ? engine.isTrue(c) : null)),
           ])
-        const decided: Decision[] = known ? [known] : []
-        const root = decided.length
-        expect(ok ? now() : 'conflict').toBe(follows(lags, decided))
+        // What was decided on each level.
+        const decided: Decision[][] = [known ? [known] : []]
+        const expected = () => follows(lags, decided.flat())
+        expect(ok ? now() : 'conflict').toBe(expected())
         if (!ok) return
+        const back = (level: number) => {
+          engine.backtrack(level)
+          decided.length = level + 1
+        }
+        let holding = Infinity
         for (const s of steps) {
-          if ('back' in s) {
-            const level = Math.max(0, engine.level - s.back)
-            engine.backtrack(level)
-            decided.length = root + level
+          if ('back' in s) back(Math.max(0, engine.level - s.back))
+          else if ('held' in s) {
+            if (holding <= engine.level) continue
+            const literals = s.held.map(({ flag, yes }): [number, number] => {
+              const code = codes[flag]! ^ (yes ? 0 : 1)
+              return [code, codeValue(code)]
+            })
+            decided.push(s.held)
+            if (!engine.assume(literals)) {
+              expect(expected()).toBe('conflict')
+              back(engine.level - 1)
+            } else holding = engine.level
           } else if ('flag' in s) {
             if (engine.isFixed(codes[s.flag]! >> 1)) continue
             engine.decide(codes[s.flag]! ^ (s.yes ? 0 : 1), s.yes ? 1 : 0)
-            decided.push(s)
+            decided.push([s])
           } else {
             const x = ints[s.int]!
             if (s.at <= engine.lo(x) || s.at > engine.hi(x)) continue
             engine.decide(2 * x, s.at)
-            decided.push(s)
+            decided.push([s])
           }
           if (engine.propagate()) {
-            expect(now()).toBe(follows(lags, decided))
+            expect(now()).toBe(expected())
             compared++
-            continue
+          } else {
+            expect(expected()).toBe('conflict')
+            conflicts++
+            back(engine.level - 1)
+            expect(engine.propagate()).toBe(true)
+            expect(now()).toBe(expected())
           }
-          expect(follows(lags, decided)).toBe('conflict')
-          conflicts++
-          engine.backtrack(engine.level - 1)
-          decided.pop()
-          expect(engine.propagate()).toBe(true)
-          expect(now()).toBe(follows(lags, decided))
+          if (engine.level < holding) holding = Infinity
         }
       },
     ),
-    { numRuns: 800 },
+    { numRuns: 1500 },
   )
-  expect(conflicts).toBeGreaterThan(20)
-  expect(compared).toBeGreaterThan(500)
+  expect(conflicts).toBeGreaterThan(500)
+  expect(compared).toBeGreaterThan(10_000)
+})
+
+it.each([
+  ['held', [0, 2]],
+  ['decided while something else is', [2, 3]],
+])('looks again at a lag whose condition was %s and is open again', (_, held) => {
+  const engine = new Engine()
+  const [a, b] = [engine.newInt(0, 9), engine.newInt(0, 8)]
+  const [order, ...others] = Array.from({ length: 5 }, () => engine.newBool())
+  engine.edges.add(a, b, 5, [order!, others[0]!])
+  engine.seal()
+  const not = (code: number): [number, number] => [code ^ 1, 0]
+  engine.assume(held.map((k) => not(others[k]!)))
+  engine.propagate()
+  const level = held.includes(0) ? 0 : engine.level
+  if (level > 0) engine.decide(...not(others[0]!))
+  engine.propagate()
+  engine.decide(2 * a, 6)
+  expect(engine.propagate()).toBe(true)
+  expect(engine.isFixed(order! >> 1)).toBe(false)
+  engine.backtrack(level)
+  engine.decide(others[0]!, 1)
+  engine.propagate()
+  engine.decide(2 * a, 6)
+  expect(engine.propagate()).toBe(true)
+  expect(engine.isTrue(order! ^ 1)).toBe(true)
 })
