@@ -43,7 +43,7 @@ it('keeps to the earlier plan where all went as planned', () => {
 })
 
 it('says what keeping to it costs where everything stood still for ten minutes', () => {
-  const late = underWay(0.4, 600)
+  const late = underWay(0.3, 600)
   const run = startSolving(late, { iterations: 400, previous: plan })
   while (run.advance(Infinity));
   const best = run.plan()

@@ -18,13 +18,15 @@ interface Bake {
  */
 export function bakeTimes(
   model: Model,
+  /** What is done at all. */
+  taken: Uint8Array,
   /** What goes first within one temperature. */
   urgencyOf: (activity: number) => number,
   /** Less is earlier. */
   rankOf: (celsius: number, method: number) => number,
 ): (number | undefined)[] {
   const times: (number | undefined)[] = model.activities.map(() => undefined)
-  const bakes = model.activities.flatMap((a) => bakeOf(a))
+  const bakes = model.activities.flatMap((a) => (taken[a.index] ? bakeOf(a) : []))
   // Rooms of all ovens, each with the instant from which it is free.
   const rooms = model.stations.map((s) =>
     s.oven ? Array.from({ length: Math.max(1, Math.floor(s.capacity)) }, () => 0) : [],

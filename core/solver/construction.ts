@@ -2,7 +2,9 @@ import { forget, WISHES, type Genes } from './genes'
 import { isOver, NEVER, type Model } from './model'
 import { dishOf, otherMode } from './moves'
 import { below, type Random } from './random'
-import { priorityRules, type PriorityRule } from './rules'
+import { balancedOptions } from './balancedOptions'
+import { firstTrials, type Trial } from './firstTrials'
+import { priorityRules, type PriorityRule, type RuleName } from './rules'
 
 /** How likely a further round keeps the options that have done best so far. */
 const KEEP_OPTIONS = 0.7
@@ -13,12 +15,8 @@ const KEEP_OPTIONS = 0.7
  */
 const LARGE = 160
 const SHAKEN = 400
-/**
- * Up to so many steps the first round of rules gives work to whoever can best be spared and the
- * second to the cooks as listed; above, the other way round (measured: 24 sessions of 9 dishes and
- * 12 of 18, two seeds each, after 10 to 1000 schedules).
- */
-const MIDDLE = 80
+/** Schedules from any rule in any way, after those that are known to do well. */
+const ANY = 6
 /** How likely a sample leaves the usual options, and then each of them. */
 const OTHER_OPTIONS = 0.6
 const OTHER_OPTION = 0.3
@@ -27,6 +25,7 @@ const LONGER = 600
 /** How likely it does: each of them may as well be what must end now. */
 const GOES_ON = 0.2
 const URGENCIES = [1200, NEVER, 300, 0]
+const CLASSIC = ['tail', 'early'] as const
 
 /** What gave the best schedule so far. */
 interface Best {
@@ -38,14 +37,16 @@ interface Best {
 }
 
 /**
- * The first schedules: every priority rule once with the load well spread, then with the best of
- * them every option of every choice, one choice after another, then the rules again with other
- * urgencies; of a large session, many more from shaken priorities.
+ * The first schedules: priority rules in the ways that do best, with the load well spread, then with
+ * the best of them every option of every choice, one choice after another, then any rule in any way;
+ * of a large session, many more from shaken priorities.
  */
 export class Construction {
   /** How many schedules that makes. */
   readonly length: number
-  private readonly rules: PriorityRule[]
+  private readonly rules: Map<RuleName, PriorityRule>
+  private readonly names: RuleName[]
+  private readonly first: Trial[]
   private readonly trials: [choice: number, option: number][]
   private readonly possible: number[][]
   private readonly balanced: Int32Array
@@ -55,24 +56,25 @@ export class Construction {
   private readonly shaken: number
   /** What rules and options have been tried with, so that none is put together twice. */
   private readonly known = new Set<string>()
-  /** Whether the rules are tried with the cooks as listed first, and with the spare ones then. */
-  private readonly listedFirst: boolean
   private readonly span: number
 
   constructor(
     private readonly model: Model,
     private readonly random: Random,
   ) {
-    this.rules = priorityRules(model)
     this.possible = model.choices.map((c) => c.options.flatMap((o, j) => (o.possible ? [j] : [])))
     this.balanced = balancedOptions(model, this.possible)
-    this.span = this.rules[0]!(random).reduce((most, x) => Math.max(most, -x), 60)
+    this.rules = priorityRules(model, this.balanced)
+    this.names = [...this.rules.keys()]
+    this.first = firstTrials(model.activities.length, model.facts !== undefined).filter(
+      ({ rule }) => this.rules.has(rule),
+    )
+    this.span = this.rules.get('tail')!(random).reduce((most, x) => Math.max(most, -x), 60)
     this.trials = this.possible.flatMap((options, c) =>
       options.length > 1 ? options.map((o): [number, number] => [c, o]) : [],
     )
     this.shaken = model.activities.length > LARGE ? SHAKEN : 0
-    this.listedFirst = model.activities.length > MIDDLE
-    this.length = 2 * this.rules.length + this.trials.length + this.shaken
+    this.length = this.first.length + this.trials.length + ANY + this.shaken
     this.tried = new Float64Array(model.activities.length)
   }
 
@@ -81,18 +83,19 @@ export class Construction {
    * one: rules often agree on the order.
    */
   next(k: number, candidate: Genes, current: Genes): boolean {
-    const { rules, trials, random, best } = this
+    const { first, rules, names, trials, random, best } = this
     forget(candidate)
     candidate.mode.fill(-1)
-    if (k < rules.length) {
-      candidate.priority.set(rules[k]!(random))
-      candidate.urgency = NEVER
-      candidate.spare = !this.listedFirst
+    if (k < first.length) {
+      const { rule, urgency, spare } = first[k]!
+      candidate.priority.set(rules.get(rule)!(random))
+      candidate.urgency = urgency
+      candidate.spare = spare
       // Where these options do not come out, others may.
       if (best || k % 2 === 0) candidate.option.set(this.balanced)
       else this.anyOptions(candidate)
-    } else if (k < rules.length + trials.length && best) {
-      const [c, o] = trials[k - rules.length]!
+    } else if (k < first.length + trials.length && best) {
+      const [c, o] = trials[k - first.length]!
       candidate.priority.set(best.priority)
       candidate.urgency = best.urgency
       candidate.spare = best.spare
@@ -103,9 +106,9 @@ export class Construction {
       if (j < this.shaken / 3) this.sample(j, candidate, current)
       else this.shake(candidate, best)
     } else {
-      candidate.priority.set(rules[k % rules.length]!(random))
-      candidate.spare = this.listedFirst
-      candidate.urgency = URGENCIES[Math.floor(k / rules.length) % URGENCIES.length]!
+      candidate.priority.set(rules.get(names[below(random, names.length)]!)!(random))
+      candidate.spare = random() < 0.5
+      candidate.urgency = URGENCIES[below(random, URGENCIES.length)]!
       if (best && random() < KEEP_OPTIONS) candidate.option.set(current.option)
       else this.anyOptions(candidate)
     }
@@ -141,7 +144,7 @@ export class Construction {
   /** A classic rule, every priority a little off, and perhaps other options. */
   private sample(j: number, candidate: Genes, current: Genes): void {
     const { rules, random } = this
-    const keys = rules[j % 2]!(random)
+    const keys = rules.get(CLASSIC[j % 2]!)!(random)
     candidate.urgency = NEVER
     candidate.spare = random() < 0.5
     for (let i = 0; i < keys.length; i++) candidate.priority[i] = keys[i]! * (0.8 + 0.4 * random())
@@ -200,46 +203,4 @@ export class Construction {
 function keyOf({ priority, urgency, spare, option, mode }: Genes): string {
   const order = Array.from(priority.keys()).sort((a, b) => priority[a]! - priority[b]! || a - b)
   return [order, urgency, spare, option, mode].join(' ')
-}
-
-/**
- * An option for each choice such that no station and nobody's hands have much more to do than
- * all others: one choice after another, the option with the least busiest resource.
- */
-function balancedOptions(model: Model, possible: number[][]): Int32Array {
-  const stations = model.stations.length
-  const load = new Float64Array(stations + model.cooks.length)
-  const add = (members: Iterable<number>, to: Float64Array) => {
-    for (const i of members) {
-      const mode = model.activities[i]!.modes[0]
-      if (!mode) continue
-      for (const need of mode.needs) {
-        const room = need.stations.reduce((sum, s) => sum + model.stations[s]!.capacity, 0)
-        for (const s of need.stations) to[s]! += (mode.min * need.amount) / room
-      }
-      for (const phase of mode.phases)
-        if (phase.hands)
-          for (const c of phase.cooks) to[stations + c]! += phase.min / phase.cooks.length
-    }
-  }
-  add(
-    model.activities.flatMap((a) => (a.choice < 0 ? [a.index] : [])),
-    load,
-  )
-  const taken = new Int32Array(possible.length)
-  possible.forEach((options, c) => {
-    let best: { option: number; load: Float64Array; most: number; sum: number } | undefined
-    for (const option of options) {
-      const then = load.slice()
-      add(model.choices[c]!.options[option]!.members, then)
-      const most = then.reduce((m, x) => Math.max(m, x), 0)
-      const sum = then.reduce((m, x) => m + x, 0)
-      if (!best || most < best.most || (most === best.most && sum < best.sum))
-        best = { option, load: then, most, sum }
-    }
-    if (!best) return
-    taken[c] = best.option
-    load.set(best.load)
-  })
-  return taken
 }

@@ -15,7 +15,7 @@ const verdict = { status: 'feasible' as const, bound: 0, seed: 0, elapsedMs: 0, 
 
 describe('changes and kicks', () => {
   it('lead to plans that the checker passes, and now and then to a shorter one', () => {
-    const model = buildModel(everyFeature(9, 1))
+    const model = buildModel(everyFeature(9, 4))
     const schedule = new Schedule(model)
     const random = seeded(3)
     const moves = new Moves(model, random)

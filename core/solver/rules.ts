@@ -6,19 +6,35 @@ import type { Random } from './random'
 /** A way to say which activity goes first: for each activity a number, less is earlier. */
 export type PriorityRule = (random: Random) => Float64Array
 
+export type RuleName =
+  | 'tail'
+  | 'early'
+  | 'due'
+  | 'clean'
+  | 'dish'
+  | 'shaken'
+  | 'upUrgent'
+  | 'up'
+  | 'downUrgent'
+  | 'down'
+  | 'oneByOne'
+
 /**
  * The classic rules, over longest tails, latest times and whole dishes; where something bakes,
- * around an order of the ovens' temperatures. The last of them, one dish after another, nearly
- * always comes out: it is what a cook without a plan would do.
+ * around an order of the ovens' temperatures, upwards or downwards. One dish after another nearly
+ * always comes out: it is what a cook without a plan would do. They go by what the given options
+ * consist of: other ways to do the same, taken together, contradict each other.
  */
-export function priorityRules(model: Model): PriorityRule[] {
+export function priorityRules(
+  model: Model,
+  options: ArrayLike<number>,
+): Map<RuleName, PriorityRule> {
   const n = model.activities.length
-  const all = new Uint8Array(n).fill(1)
-  const list = requirements(model, all).filter((r) => r.to !== 2 * n)
-  const at = earliest(model, list) ?? new Float64Array(2 * n + 1)
-  const tail = tails(model, list, all)
-  const starts = Float64Array.from({ length: n }, (_, i) => at[2 * i]!)
-  const tailOf = Float64Array.from({ length: n }, (_, i) => Math.max(0, tail[2 * i]!))
+  const taken = Uint8Array.from(model.activities, ({ index, choice }) => {
+    const option = model.choices[choice]?.options[options[choice]!]
+    return choice < 0 || option?.members.has(index) ? 1 : 0
+  })
+  const { list, starts, tailOf } = timesOf(model, taken)
   const span = Math.max(1, ...tailOf)
   const dish = dishRanks(model, tailOf)
 
@@ -31,22 +47,50 @@ export function priorityRules(model: Model): PriorityRule[] {
     return () => {
       const times = bakeTimes(
         model,
+        taken,
         (i) => -urgent * tailOf[i]!,
         (celsius) => way * celsius,
       )
       return aroundBakes(model, list, times, tailOf)
     }
   }
-  return [
-    rule((i) => -tailOf[i]!),
-    rule((i) => starts[i]! - tailOf[i]!),
-    rule((i) => Math.min(model.activities[i]!.due, model.deadline) - tailOf[i]!),
-    rule((i) => -tailOf[i]! + model.activities[i]!.hygiene * span * 0.2),
-    rule((i) => dish[i]! * span * 0.3 - tailOf[i]!),
-    rule((i, random) => -tailOf[i]! * (0.7 + 0.6 * random())),
-    ...(bakes ? [1, -1].flatMap((way) => [1, 0].map((urgent) => around(way, urgent))) : []),
-    rule((i) => dish[i]! * span * 10 + starts[i]!),
-  ]
+  const rules = new Map<RuleName, PriorityRule>([
+    ['tail', rule((i) => -tailOf[i]!)],
+    ['early', rule((i) => starts[i]! - tailOf[i]!)],
+    ['due', rule((i) => Math.min(model.activities[i]!.due, model.deadline) - tailOf[i]!)],
+    ['clean', rule((i) => -tailOf[i]! + model.activities[i]!.hygiene * span * 0.2)],
+    ['dish', rule((i) => dish[i]! * span * 0.3 - tailOf[i]!)],
+    ['shaken', rule((i, random) => -tailOf[i]! * (0.7 + 0.6 * random()))],
+    ['oneByOne', rule((i) => dish[i]! * span * 10 + starts[i]!)],
+  ])
+  if (bakes) {
+    rules.set('upUrgent', around(1, 1)).set('up', around(1, 0))
+    rules.set('downUrgent', around(-1, 1)).set('down', around(-1, 0))
+  }
+  return rules
+}
+
+/**
+ * Earliest starts, and tails from there: of what is taken by all lags, of the rest by least durations
+ * and waits alone, which cannot contradict each other.
+ */
+function timesOf(model: Model, taken: Uint8Array) {
+  const n = model.activities.length
+  const measure = (present: Uint8Array, longest: boolean) => {
+    const list = requirements(model, present).filter(
+      (r) => r.to !== 2 * n && (longest || r.weight >= 0),
+    )
+    return { list, at: earliest(model, list), tail: tails(model, list, present) }
+  }
+  const other = measure(new Uint8Array(n).fill(1), false)
+  const own = measure(taken, true)
+  const best = own.at ? own : other
+  const from = (i: number) => (taken[i] ? best : other)
+  return {
+    list: best.list,
+    starts: Float64Array.from({ length: n }, (_, i) => from(i).at?.[2 * i] ?? 0),
+    tailOf: Float64Array.from({ length: n }, (_, i) => Math.max(0, from(i).tail[2 * i]!)),
+  }
 }
 
 /** When each step would begin for the bakes to be in time; the rest as late as its tail allows. */

@@ -49,12 +49,20 @@ const TRY_AFTER = 40
  * Booleans kept for what is said later: one for every two stretches of hands work, within limits.
  * Where they run out, nothing new can be said, and the same broken solutions come again and again.
  */
-const TIMES = +(process.env.TIMES ?? 3)
-const LEAST = +(process.env.LEAST ?? 10000)
-const EACH = +(process.env.EACH ?? 100)
 const SPARE = [8000, 40_000] as const
 const spareFor = ({ touches }: SessionModel) =>
   Math.min(SPARE[1], Math.max(SPARE[0], touches.length ** 2 / 2))
+
+/**
+ * Bounds that one search may follow: so many times what the usual one that ends in a solution does, but
+ * at least so many, and so many more for each activity. Without a limit bounds creep upwards by seconds
+ * where the length asked for is hopeless: one lesson on 40 dishes took 17 s.
+ */
+const TIMES = 3
+const LEAST = 10_000
+const EACH = 100
+/** How much the latest search with a solution counts for the usual one. */
+const LATEST = 0.1
 
 /** Milliseconds that building takes, per activity squared. */
 const BUILD_MS = 0.08
@@ -102,6 +110,7 @@ export class Learner {
   private free = new Set<number>()
   private paying = false
   private step = 1
+  /** Bounds followed by a usual search that ends in a solution. */
   private usual = 0
   private readonly mend: LearnerOptions['mend']
 
@@ -354,7 +363,7 @@ export class Learner {
     const before = engine.followed
     engine.most = before + this.patience
     const outcome = this.within(target, held, conflicts)
-    if (outcome === 'solution') this.usual += (engine.followed - before - this.usual) * 0.1
+    if (outcome === 'solution') this.usual += (engine.followed - before - this.usual) * LATEST
     engine.most = Infinity
     return outcome
   }
