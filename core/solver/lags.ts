@@ -55,6 +55,13 @@ export function requirements(model: Model, present: Uint8Array): Requirement[] {
   return out
 }
 
+/** Those of some requirements that are on what is present, when many such sets are looked at. */
+export function among(model: Model, list: Requirement[], present: Uint8Array): Requirement[] {
+  const zero = origin(model)
+  const there = (node: number) => node === zero || present[node >> 1] === 1
+  return list.filter((r) => there(r.from) && there(r.to))
+}
+
 function edgeWords(model: Model, relation: number, weight: number): string {
   const r = model.problem.relations[relation]
   if (!r) return 'a hold ends after it begins'

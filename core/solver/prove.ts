@@ -1,7 +1,7 @@
 import { lowerBound, type Bound } from './bound'
 import { CookTime } from './cookTime'
 import { Journal } from './journal'
-import { conflict, earliest, requirements } from './lags'
+import { among, conflict, earliest, requirements, type Requirement } from './lags'
 import { NEVER, type MActivity, type Model } from './model'
 
 export type Proof = { feasible: false; reasons: string[] } | { feasible: true; bound: Bound }
@@ -26,17 +26,18 @@ export function contradiction(model: Model): string[] | undefined {
     if (model.impossibleHolds.has(h.index) && [h.from, h.to].every((i) => always(model, i)))
       return [model.impossibleHolds.get(h.index)!]
 
+  const all = requirements(model, new Uint8Array(model.activities.length).fill(1))
   const whyNot = model.choices.map(() => [] as string[])
   model.choices.forEach((choice, k) =>
     choice.options.forEach((option, j) => {
       if (!option.possible) return
-      const reasons = optionConflict(model, k, j)
+      const reasons = optionConflict(model, all, k, j)
       if (!reasons) return
       option.possible = false
       whyNot[k]!.push(`option "${problem.choices[k]!.options[j]!.id}": ${reasons.join('; ')}`)
     }),
   )
-  const lags = clash(model, -1, -1)
+  const lags = clash(model, all, -1, -1)
   if (lags) return lags
   for (const [k, choice] of model.choices.entries())
     if (choice.options.every((o) => !o.possible))
@@ -78,7 +79,12 @@ export function boundWords(bound: Bound): string {
 
 const always = (model: Model, i: number) => i < 0 || model.activities[i]!.choice < 0
 
-function optionConflict(model: Model, choice: number, option: number): string[] | undefined {
+function optionConflict(
+  model: Model,
+  all: Requirement[],
+  choice: number,
+  option: number,
+): string[] | undefined {
   const { members } = model.choices[choice]!.options[option]!
   for (const i of members) {
     const reasons = model.impossible.get(i)
@@ -89,11 +95,16 @@ function optionConflict(model: Model, choice: number, option: number): string[] 
     const why = model.impossibleHolds.get(h.index)
     if (why && there(h.from) && there(h.to)) return [why]
   }
-  return clash(model, choice, option)
+  return clash(model, all, choice, option)
 }
 
 /** Lags, limits and absences that cannot all be met by what is surely there. */
-function clash(model: Model, choice: number, option: number): string[] | undefined {
+function clash(
+  model: Model,
+  all: Requirement[],
+  choice: number,
+  option: number,
+): string[] | undefined {
   const present = new Uint8Array(model.activities.length)
   for (const a of model.activities)
     present[a.index] =
@@ -101,7 +112,7 @@ function clash(model: Model, choice: number, option: number): string[] | undefin
       (a.choice === choice && model.choices[choice]!.options[option]!.members.has(a.index))
         ? 1
         : 0
-  const list = requirements(model, present)
+  const list = among(model, all, present)
   const at = earliest(model, list)
   if (!at) return conflict(model, list)
   const latest = latestInstants(model, list)
