@@ -108,7 +108,8 @@ export class Construction {
     } else {
       candidate.priority.set(rules.get(names[below(random, names.length)]!)!(random))
       candidate.spare = random() < 0.5
-      candidate.urgency = URGENCIES[below(random, URGENCIES.length)]!
+      const stuck = !best && this.model.facts !== undefined
+      candidate.urgency = stuck ? NEVER : URGENCIES[below(random, URGENCIES.length)]!
       if (best && random() < KEEP_OPTIONS) candidate.option.set(current.option)
       else this.anyOptions(candidate)
     }

@@ -18,14 +18,14 @@ const MIDDLE = 160
  * sessions of 9, 18 and 40 dishes, half of them with every feature: after four of them 2.2, 4.2 and
  * 0.4 % above the best of 132 ways, where each rule in the same way gave 16, 16 and 7 %. The others are
  * for sessions unlike those: due times, much raw meat, and what nearly always comes out. Of a session
- * under way a plan comes out soonest where all that cannot wait for ever goes first.
+ * under way a plan comes out soonest where all that cannot wait for ever goes first: at eleven moments
+ * that few ways lead on from, 18 % of them did, and 5 % where less goes first.
  */
 export function firstTrials(steps: number, underWay: boolean): Trial[] {
   if (underWay)
-    return [
-      ...CLASSIC.map((rule) => ({ rule, urgency: NEVER, spare: steps <= SMALL })),
-      ...CLASSIC.map((rule) => ({ rule, urgency: 1200, spare: steps > SMALL })),
-    ]
+    return [steps <= SMALL, steps > SMALL].flatMap((spare) =>
+      CLASSIC.map((rule) => ({ rule, urgency: NEVER, spare })),
+    )
   return steps <= SMALL ? ofSmall : steps <= MIDDLE ? ofMiddle : ofLarge
 }
 
