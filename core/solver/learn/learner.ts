@@ -4,6 +4,7 @@ import { strictValue } from '../objective'
 import { below, type Random } from '../random'
 import { addCut, addWashCuts, handWashCuts, shortWashes, strangers, together } from './cuts'
 import { Decisions } from './decisions'
+import { Dives } from './dives'
 import { addHeatCut, heatCuts } from './heatCuts'
 import type { Outcome } from './engine'
 import { addExclusions } from './exclusion'
@@ -42,9 +43,6 @@ const MENDS = 6
 const CUTS = 40
 const MEND = 12
 
-/** Decisions between two attempts to have everything else as early as it goes. */
-const TRY_AFTER = 40
-
 /**
  * Booleans kept for what is said later: one for every two stretches of hands work, within limits.
  * Where they run out, nothing new can be said, and the same broken solutions come again and again.
@@ -52,17 +50,6 @@ const TRY_AFTER = 40
 const SPARE = [8000, 40_000] as const
 const spareFor = ({ touches }: SessionModel) =>
   Math.min(SPARE[1], Math.max(SPARE[0], touches.length ** 2 / 2))
-
-/**
- * Bounds that one search may follow: so many times what the usual one that ends in a solution does, but
- * at least so many, and so many more for each activity. Without a limit bounds creep upwards by seconds
- * where the length asked for is hopeless: one lesson on 40 dishes took 17 s.
- */
-const TIMES = 3
-const LEAST = 10_000
-const EACH = 100
-/** How much the latest search with a solution counts for the usual one. */
-const LATEST = 0.1
 
 /** Milliseconds that building takes, per activity squared. */
 const BUILD_MS = 0.08
@@ -103,15 +90,13 @@ export class Learner {
   private mended = new Int32Array(0)
   private readonly decisions: Decisions
   private readonly near: Neighbourhood
+  private readonly dives: Dives
   private freed: number
-  private restarts = 0
   private first = 0
   /** What the last neighbourhood left free, and whether it gave a solution. */
   private free = new Set<number>()
   private paying = false
   private step = 1
-  /** Bounds followed by a usual search that ends in a solution. */
-  private usual = 0
   private readonly mend: LearnerOptions['mend']
 
   constructor(
@@ -139,6 +124,7 @@ export class Learner {
         this.exhausted = true
     this.decisions = new Decisions(this.session, model, LATE.has(this.name))
     this.near = new Neighbourhood(this.session, model, random, this.decisions)
+    this.dives = new Dives(engine, this.decisions, model.activities.length)
     this.bound = engine.lo(this.goal)
     this.freed = Math.min(0.25, FREE / Math.max(1, model.activities.length))
   }
@@ -354,69 +340,10 @@ export class Learner {
     return good ? eased : body
   }
 
-  /**
-   * Searches for a solution that meets the target and all that is held, for so many conflicts.
-   * Restarts where nothing is held.
-   */
+  /** Searches for a solution that meets the target and all that is held, for so many conflicts. */
   private search(target: Held[number] | undefined, held: Held, conflicts: number): Outcome {
-    const { engine } = this.session
-    const before = engine.followed
-    engine.most = before + this.patience
-    const outcome = this.within(target, held, conflicts)
-    if (outcome === 'solution') this.usual += (engine.followed - before - this.usual) * LATEST
-    engine.most = Infinity
+    const outcome = this.dives.search(target, held, conflicts, () => this.expired(0))
+    if (this.session.engine.impossible) this.close()
     return outcome
-  }
-
-  private get patience(): number {
-    return Math.max(TIMES * this.usual, LEAST + EACH * this.model.activities.length)
-  }
-
-  private within(target: Held[number] | undefined, held: Held, conflicts: number): Outcome {
-    const { engine } = this.session
-    engine.backtrack(0)
-    engine.tidy()
-    const limit = engine.conflicts + conflicts
-    let restart = engine.conflicts + 60 * luby(++this.restarts)
-    let sinceTry = TRY_AFTER
-    for (let turn = 0; ; turn++) {
-      if ((turn & 31) === 31 && this.expired(0)) return 'limit'
-      if (!engine.propagate()) {
-        if (!engine.learn()) {
-          if (engine.impossible) this.close()
-          return 'impossible'
-        }
-        if (engine.conflicts >= limit || this.expired(0)) return 'limit'
-        if (!held.length && engine.conflicts >= restart) {
-          engine.backtrack(0)
-          restart = engine.conflicts + 60 * luby(++this.restarts)
-        }
-        continue
-      }
-      if (engine.spent) return 'limit'
-      // First the length that is asked for, alone, so that a refusal of it is learned; then
-      // everything that the neighbourhood holds, at once.
-      if (engine.level === 0) {
-        if (!engine.assume(target === undefined ? [] : [target])) return 'impossible'
-        continue
-      }
-      if (engine.level === 1 && held.length) {
-        if (!engine.assume(held)) return 'impossible'
-        continue
-      }
-      if (++sinceTry >= TRY_AFTER) {
-        sinceTry = 0
-        if (this.decisions.finish()) continue
-      }
-      if (!this.decisions.next()) return 'solution'
-    }
-  }
-}
-
-/** 1 1 2 1 1 2 4 …: the restart sequence of Luby, Sinclair and Zuckerman (1993). */
-function luby(i: number): number {
-  for (let k = 1; ; k++) {
-    if (i === (1 << k) - 1) return 1 << (k - 1)
-    if (i < (1 << k) - 1) return luby(i - (1 << (k - 1)) + 1)
   }
 }
