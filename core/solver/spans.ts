@@ -46,27 +46,23 @@ export class Spans {
 
   /** The first one that ends after an instant, where none begins before another ends. */
   firstEndingAfter(at: number): number {
-    const { to } = this
-    let low = 0
-    let high = this.count
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if (to[middle]! > at) high = middle
-      else low = middle + 1
-    }
-    return low
+    return firstAbove(this.to, this.count, at)
   }
 
   /** The first one that begins after an instant. */
   firstAfter(at: number): number {
-    const { from } = this
-    let low = 0
-    let high = this.count
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if (from[middle]! > at) high = middle
-      else low = middle + 1
-    }
-    return low
+    return firstAbove(this.from, this.count, at)
   }
+}
+
+/** Where in so many sorted numbers the first one above a limit is. */
+function firstAbove(sorted: Int32Array, count: number, limit: number): number {
+  let low = 0
+  let high = count
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (sorted[middle]! > limit) high = middle
+    else low = middle + 1
+  }
+  return low
 }

@@ -296,22 +296,12 @@ export class EdgeStore {
 
   private swap(source: number, a: number, b: number): void {
     if (a === b) return
-    const list = this.bySource.memory
-    const i = this.bySource.at[source]! + ROW * a
-    const j = this.bySource.at[source]! + ROW * b
-    for (let k = 0; k < ROW; k++) {
-      const kept = list[i + k]!
-      list[i + k] = list[j + k]!
-      list[j + k] = kept
-    }
     const rest = this.rest.memory
     const m = this.rest.at[source]! + REST * a
     const n = this.rest.at[source]! + REST * b
-    for (let k = 0; k < REST; k++) {
-      const kept = rest[m + k]!
-      rest[m + k] = rest[n + k]!
-      rest[n + k] = kept
-    }
+    swapNumbers(rest, m, n, REST)
+    const list = this.bySource.at[source]!
+    swapNumbers(this.bySource.memory, list + ROW * a, list + ROW * b, ROW)
     const upper = source & 1
     this.rowOf[2 * rest[m + 1]! + upper] = a
     this.rowOf[2 * rest[n + 1]! + upper] = b
@@ -322,5 +312,13 @@ export class EdgeStore {
       const code = this.data[k]!
       if (code >= 0) this.byCode.add(code, e)
     }
+  }
+}
+
+function swapNumbers(list: Int32Array, i: number, j: number, count: number): void {
+  for (let k = 0; k < count; k++) {
+    const kept = list[i + k]!
+    list[i + k] = list[j + k]!
+    list[j + k] = kept
   }
 }
