@@ -50,7 +50,7 @@ it('takes the way that is over soonest, whatever it stands on', () => {
     [
       [
         ['slow', 900],
-        ['pot', 300],
+        ['pot', 500],
       ],
     ] as Way[][],
     ['slow', 'slow', 'slow', 'pot'],
