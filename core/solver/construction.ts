@@ -25,7 +25,7 @@ const LONGER = 600
 /** How likely it does: each of them may as well be what must end now. */
 const GOES_ON = 0.2
 const URGENCIES = [1200, NEVER, 300, 0]
-const CLASSIC = ['tail', 'early'] as const
+const SAMPLED = ['tail', 'early'] as const
 
 /** What gave the best schedule so far. */
 interface Best {
@@ -145,7 +145,7 @@ export class Construction {
   /** A classic rule, every priority a little off, and perhaps other options. */
   private sample(j: number, candidate: Genes, current: Genes): void {
     const { rules, random } = this
-    const keys = rules.get(CLASSIC[j % 2]!)!(random)
+    const keys = rules.get(SAMPLED[j % 2]!)!(random)
     candidate.urgency = NEVER
     candidate.spare = random() < 0.5
     for (let i = 0; i < keys.length; i++) candidate.priority[i] = keys[i]! * (0.8 + 0.4 * random())

@@ -115,5 +115,12 @@ export interface Model {
   facts: Facts | undefined
 }
 
+/** Marks what a session with these options consists of, and nothing else. */
+export function markPresent(model: Model, options: ArrayLike<number>, present: Uint8Array): void {
+  for (const { index, choice } of model.activities)
+    present[index] =
+      choice < 0 || model.choices[choice]!.options[options[choice]!]!.members.has(index) ? 1 : 0
+}
+
 /** Pairs of contents as one number, so that the table is one flat lookup. */
 export const pairKey = (was: number, next: number) => was * 65536 + next

@@ -54,7 +54,7 @@ export function placeFacts(schedule: Schedule, placement: Placement): boolean {
     const [next] = left.splice(Math.max(0, first), 1)
     if (!placement.carryOn(next!.activity, next!.use)) return false
   }
-  for (const a of begun) schedule.settle(a.index)
+  for (const a of begun) schedule.markPlaced(a.index)
   return true
 }
 

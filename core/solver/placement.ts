@@ -177,7 +177,7 @@ export class Placement {
     const past = cook < 0 ? [] : (schedule.model.facts?.touches[cook] ?? [])
     const free = past.reduce((most, t) => Math.max(most, t.to), from)
     this.take(activity, phase, Math.min(to, free), to, cook)
-    return { picks: [...this.picks], from, to }
+    return { picks: this.picks, from, to }
   }
 
   /** The rest of an activity under way, as early as it goes; false where it cannot follow. */

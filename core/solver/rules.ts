@@ -1,6 +1,6 @@
 import { bakeTimes } from './bakeOrder'
-import { earliest, requirements, tails, type Requirement } from './lags'
-import type { Model } from './model'
+import { among, earliest, requirements, tails, type Requirement } from './lags'
+import { markPresent, type Model } from './model'
 import type { Random } from './random'
 
 /** A way to say which activity goes first: for each activity a number, less is earlier. */
@@ -30,10 +30,8 @@ export function priorityRules(
   options: ArrayLike<number>,
 ): Map<RuleName, PriorityRule> {
   const n = model.activities.length
-  const taken = Uint8Array.from(model.activities, ({ index, choice }) => {
-    const option = model.choices[choice]?.options[options[choice]!]
-    return choice < 0 || option?.members.has(index) ? 1 : 0
-  })
+  const taken = new Uint8Array(n)
+  markPresent(model, options, taken)
   const { list, starts, tailOf } = timesOf(model, taken)
   const span = Math.max(1, ...tailOf)
   const dish = dishRanks(model, tailOf)
@@ -76,14 +74,16 @@ export function priorityRules(
  */
 function timesOf(model: Model, taken: Uint8Array) {
   const n = model.activities.length
-  const measure = (present: Uint8Array, longest: boolean) => {
-    const list = requirements(model, present).filter(
-      (r) => r.to !== 2 * n && (longest || r.weight >= 0),
-    )
-    return { list, at: earliest(model, list), tail: tails(model, list, present) }
-  }
-  const other = measure(new Uint8Array(n).fill(1), false)
-  const own = measure(taken, true)
+  const measure = (list: Requirement[], present: Uint8Array) => ({
+    list,
+    at: earliest(model, list),
+    tail: tails(model, list, present),
+  })
+  const everything = new Uint8Array(n).fill(1)
+  const list = requirements(model, everything).filter((r) => r.to !== 2 * n)
+  const least = list.filter((r) => r.weight >= 0)
+  const other = measure(least, everything)
+  const own = measure(among(model, list, taken), taken)
   const best = own.at ? own : other
   const from = (i: number) => (taken[i] ? best : other)
   return {

@@ -2,7 +2,7 @@ import { CookTime } from './cookTime'
 import { ancestors, followers } from './followers'
 import { emptyGenes, type Genes } from './genes'
 import { Journal } from './journal'
-import { NEVER, type MActivity, type MMode, type Model } from './model'
+import { markPresent, NEVER, type MActivity, type MMode, type Model } from './model'
 import { OvenTime } from './ovenTime'
 import { Placement } from './placement'
 import { placeFacts } from './placeFacts'
@@ -198,12 +198,7 @@ export class Schedule {
     this.journal.undo(0)
     this.stack.length = 0
     this.options = Array.from(genes.option)
-    present.fill(1)
-    for (const a of model.activities)
-      if (a.choice >= 0) {
-        const option = model.choices[a.choice]!.options[genes.option[a.choice]!]!
-        present[a.index] = option.members.has(a.index) ? 1 : 0
-      }
+    markPresent(model, genes.option, present)
     this.placed.fill(0)
     this.wanted.fill(0)
     this.blocked.fill(0)
@@ -231,12 +226,8 @@ export class Schedule {
     return before !== after && this.before[after]![before] === 1
   }
 
-  /** Marks an activity as placed whose beginning is a fact: it can never be taken back. */
-  settle(i: number): void {
-    this.markPlaced(i)
-  }
-
-  private markPlaced(i: number): void {
+  /** Marks an activity as placed: what is not on the stack as well can never be taken back. */
+  markPlaced(i: number): void {
     this.placed[i] = 1
     this.left--
     this.queueUp(i)

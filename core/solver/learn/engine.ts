@@ -286,7 +286,7 @@ export class Engine extends Trail {
         if (isFlag[side] === 0) sides.offer(side, bound)
         else if (!this.followFlag(side)) return false
       }
-      if (this.followed >= this.most) return true
+      if (this.spent) return true
       const side = sides.take()
       if (side >= 0) {
         this.followed++
