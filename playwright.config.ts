@@ -4,7 +4,9 @@ const port = Number(process.env.TEST_PORT ?? 3123)
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 60_000,
+  // A shared machine may be four times as slow as usual: no test is about how long the page takes.
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   workers: 1,
   outputDir: 'test-results/browser',
   use: {

@@ -3,19 +3,19 @@ import { expect, test, type Page } from '@playwright/test'
 import { openPlanned } from './support'
 
 async function choose(page: Page, entry: string) {
-  await page.getByRole('button', { name: 'Household' }).click({ timeout: 5000 })
-  await page.getByText(entry, { exact: true }).click({ timeout: 5000 })
+  await page.getByRole('button', { name: 'Household' }).click({ timeout: 15_000 })
+  await page.getByText(entry, { exact: true }).click({ timeout: 15_000 })
 }
 /** The exported file. A click that meets the menu while it moves is lost on a loaded machine. */
 async function exported(page: Page): Promise<Record<string, unknown>> {
   let file = ''
   await expect(async () => {
     const [download] = await Promise.all([
-      page.waitForEvent('download', { timeout: 6000 }),
+      page.waitForEvent('download', { timeout: 15_000 }),
       choose(page, 'Export everything'),
     ])
     file = readFileSync(await download.path(), 'utf8')
-  }).toPass({ timeout: 30_000 })
+  }).toPass({ timeout: 120_000 })
   return JSON.parse(file) as Record<string, unknown>
 }
 async function importing(page: Page, name: string, content: string | Buffer) {

@@ -4,7 +4,6 @@ import { openPlanned, stopPlanning } from './support'
 test('a limit that the plan misses brings proposals, and one of them makes it fit', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   await openPlanned(page)
   const limit = page.getByLabel('To be done within, in minutes')
   await limit.fill('5')

@@ -11,7 +11,7 @@ test('a first visit leads to a plan of the demo session', async ({ page }) => {
   await expect(page).toHaveURL(/\/plan$/)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Saturday before lambing')
   await expect(page.getByTestId('planning')).toBeVisible()
-  await expect(page.getByTestId('finished')).toHaveText(/^1\d:\d\d$/, { timeout: 20_000 })
+  await expect(page.getByTestId('finished')).toHaveText(/^1\d:\d\d$/, { timeout: 60_000 })
   await stopPlanning(page)
   await expect(page.getByTestId('hands-free')).toHaveText(/^\d+:\d\d$/)
   await expect(page.getByTestId('waiting')).toHaveText(/^\d+ (min|h \d\d)$/)
@@ -58,7 +58,7 @@ test('changing batches plans again, and the plan is kept over a reload', async (
   await bread.getByRole('button', { name: /More batches/ }).click()
   await expect(bread.locator('output')).toHaveText('×2.5')
   await expect(page.getByTestId('planning')).toBeVisible()
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await stopPlanning(page)
   const finished = await page.getByTestId('finished').textContent()
   await page.reload()
@@ -76,7 +76,7 @@ test('a running plan can be stopped, and keeps the best so far', async ({ page }
   await page.getByRole('button', { name: 'Larger' }).click()
   await page.getByRole('button', { name: 'Stop, take the best' }).click()
   // Of the 60 s that it was given; how long the click itself waits for is the machine's affair.
-  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 5_000 })
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 20_000 })
   await expect(page.getByTestId('finished')).toBeVisible()
 })
 
@@ -85,7 +85,7 @@ test('a plan taken at once is compared with one dish after another all the same'
 }) => {
   await page.goto('/plan')
   await page.getByRole('button', { name: 'Stop, take the best' }).click()
-  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 5_000 })
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 12_000 })
   await expect(page.getByTestId('finished')).toBeVisible()
   await expect(page.getByText('Dish after dish')).toBeVisible()
 })
@@ -97,7 +97,7 @@ test('on a machine with cores to spare several searches plan together, and stop 
     Object.defineProperty(navigator, 'hardwareConcurrency', { get: () => 6 }),
   )
   await page.goto('/plan')
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   expect(page.workers()).toHaveLength(3)
   await stopPlanning(page)
   // They are kept: what has planned before plans sooner.
@@ -112,7 +112,7 @@ test('on a machine with cores to spare several searches plan together, and stop 
   await expect(page.getByTestId('planning')).toContainText('Best so far')
   expect(page.workers()).toEqual(kept)
   for (let i = 0; i < 2; i++) await bread.getByRole('button', { name: /Fewer batches/ }).click()
-  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 2_000 })
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 12_000 })
   await expect(page.getByTestId('finished')).toHaveText(finished!)
   await page.reload()
   await expect(page.getByTestId('finished')).toHaveText(finished!)
@@ -136,7 +136,7 @@ test('planning that began on one page goes on upon another', async ({ page }) =>
   await expect(page.getByTestId('planning')).toContainText('Best so far')
   await page.getByRole('link', { name: 'Choose' }).click()
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   expect(await asked()).toBe(1)
   await stopPlanning(page)
   // Whoever comes back to a kept plan has the planners warmed up, once.
@@ -165,7 +165,7 @@ test('a wrong number of seconds is explained, and looking again never loses a pl
   const before = await makespan()
   await page.getByRole('button', { name: 'Look again' }).click()
   await expect(page.getByTestId('planning')).toBeVisible()
-  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 20_000 })
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 60_000 })
   expect((await makespan()) <= before).toBe(true)
 })
 
@@ -178,7 +178,7 @@ test('a session that cannot be planned says what to mend, and nothing is lost', 
   await expect(page.getByRole('alert')).toContainText('the largest holds 9')
   await expect(page.getByRole('alert')).toContainText('up to 3 batches')
   for (let i = 0; i < 2; i++) await soup.getByRole('button', { name: /Fewer batches/ }).click()
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
 })
 
 test('a dish left out can be brought back, and all cooks away is explained', async ({ page }) => {
@@ -190,7 +190,7 @@ test('a dish left out can be brought back, and all cooks away is explained', asy
   for (const name of ['Runa', 'Teo']) await page.getByRole('checkbox', { name }).uncheck()
   await expect(page.getByRole('alert')).toContainText('nobody cooks')
   await page.getByRole('checkbox', { name: 'Ivo' }).check()
-  await expect(page.getByText('This cannot be done')).toBeVisible({ timeout: 10_000 })
+  await expect(page.getByText('This cannot be done')).toBeVisible({ timeout: 30_000 })
 })
 
 test('the whole plan can be worked by keyboard', async ({ page }) => {
@@ -213,10 +213,10 @@ test('two tabs on one session show the same', async ({ context }) => {
   const second = await context.newPage()
   await second.goto('/plan')
   await first.getByRole('button', { name: 'Leave out Soda bread' }).click()
-  await expect(second.getByTestId('dish-soda-bread')).toHaveCount(0, { timeout: 20_000 })
+  await expect(second.getByTestId('dish-soda-bread')).toHaveCount(0, { timeout: 60_000 })
   await second.getByRole('button', { name: 'Leave out Turkey patties' }).click()
-  await expect(first.getByTestId('dish-turkey-patties')).toHaveCount(0, { timeout: 20_000 })
-  await expect(first.getByTestId('dish-soda-bread')).toHaveCount(0, { timeout: 20_000 })
+  await expect(first.getByTestId('dish-turkey-patties')).toHaveCount(0, { timeout: 60_000 })
+  await expect(first.getByTestId('dish-soda-bread')).toHaveCount(0, { timeout: 60_000 })
 })
 
 test('the server plans too, and refuses what is no problem', async ({ request }) => {

@@ -3,7 +3,7 @@ import { expect, type Page } from '@playwright/test'
 /** Opens the plan and waits until planning has come to its end (or was stopped). */
 export async function openPlanned(page: Page): Promise<void> {
   await page.goto('/plan')
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await stopPlanning(page)
 }
 
@@ -11,9 +11,9 @@ export async function openPlanned(page: Page): Promise<void> {
 export async function stopPlanning(page: Page): Promise<void> {
   const stop = page.getByRole('button', { name: 'Stop, take the best' })
   await expect(async () => {
-    if (await stop.isVisible()) await stop.click({ timeout: 1000 })
-    await expect(page.getByTestId('planning')).toBeHidden({ timeout: 1000 })
-  }).toPass({ timeout: 25_000 })
+    if (await stop.isVisible()) await stop.click({ timeout: 5000 })
+    await expect(page.getByTestId('planning')).toBeHidden({ timeout: 2000 })
+  }).toPass({ timeout: 90_000 })
 }
 
 /** A browser without a household. */

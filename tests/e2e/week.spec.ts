@@ -46,7 +46,7 @@ test('what was done the day before is not planned again', async ({ page }) => {
   await expect(soup).toContainText('done before: 1')
   await stopPlanning(page)
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await expect(page.getByText('Peel and dice the squash')).toHaveCount(0)
 })
 
