@@ -1,7 +1,7 @@
-import { CookChoice } from './cookChoice'
 import { WISHES } from './genes'
-import { NEVER, type MActivity, type MHold, type MMode, type MPhase } from './model'
-import type { PlacedPhase, Schedule } from './schedule'
+import { NEVER, type MActivity, type MHold, type MMode } from './model'
+import { PhaseRuns, TAKEN } from './phaseRuns'
+import type { Schedule } from './schedule'
 import { FINISHED, StationChoice, type Pick } from './stationChoice'
 
 const DONE = -1
@@ -18,24 +18,19 @@ export class Placement {
   /** After a failure: who set the latest instant that cannot be met, and by how much. */
   culprit = -1
   lateBy = 0
-  /** What serves each need of the activity that is being placed. */
-  private picks: Pick[] = []
-  private readonly marks: number[] = []
-  private readonly run: PlacedPhase[] = []
-  private readonly floors: number[] = []
+  /** Whether it is the end of what set it that did. */
+  byEnd = false
   private readonly opening: MHold[][]
   private readonly closing: MHold[][]
-  private probing = false
   /** How far the last start tried was from meeting the lags around it. */
   private clashBy = NEVER
-  private cook = -1
 
   private readonly stations: StationChoice
-  private readonly choice: CookChoice
+  private readonly runs: PhaseRuns
 
   constructor(private readonly schedule: Schedule) {
     this.stations = new StationChoice(schedule)
-    this.choice = new CookChoice(schedule.model, schedule.cooks)
+    this.runs = new PhaseRuns(schedule)
     const { activities, holds } = schedule.model
     this.opening = activities.map((a) => holds.filter((h) => h.from === a.index))
     this.closing = activities.map((a) => holds.filter((h) => h.to === a.index))
@@ -51,7 +46,7 @@ export class Placement {
     for (let tries = 0; tries < TRIES; tries++) {
       if (s >= NEVER) break
       if (s > windows.hi[node]!) {
-        this.culprit = windows.why[node]!
+        this.blame(windows.why[node]!)
         this.lateBy = this.probe(activity, mode, s) - windows.hi[node]!
         return false
       }
@@ -71,14 +66,14 @@ export class Placement {
    */
   private probe(activity: MActivity, mode: MMode, s: number): number {
     const { culprit } = this
-    this.probing = true
+    this.runs.probing = true
     for (let tries = 0; tries < PROBES; tries++) {
       this.schedule.work++
       const result = this.attempt(activity, mode, s)
       if (result < 0 || result >= NEVER) break
       s = Math.max(s + 1, result)
     }
-    this.probing = false
+    this.runs.probing = false
     this.culprit = culprit
     return s
   }
@@ -88,7 +83,7 @@ export class Placement {
     const journalMark = journal.mark()
     const windowsMark = windows.mark()
     const result = this.build(activity, mode, s)
-    if (result !== DONE || this.probing) {
+    if (result !== DONE || this.runs.probing) {
       journal.undo(journalMark)
       windows.undo(windowsMark)
     }
@@ -96,8 +91,9 @@ export class Placement {
   }
 
   private build(activity: MActivity, mode: MMode, s: number): number {
-    const { schedule, picks } = this
+    const { schedule } = this
     const { windows } = schedule
+    const { picks } = this.runs
     const i = activity.index
     this.stations.otherOven = NEVER
     const { seat } = schedule.genes
@@ -119,13 +115,13 @@ export class Placement {
       if (!pick) return this.stations.again
       opened.push([hold, pick])
     }
-    const phases = this.takePhases(activity, mode, s)
+    const phases = this.runs.takePhases(activity, mode, s)
     // Another oven may have room before this one has the heat.
-    if (phases !== DONE) return phases === LATE ? LATE : Math.min(phases, this.stations.otherOven)
-    const end = this.run[mode.phases.length - 1]!.to
-    if (this.probing) return DONE
+    if (phases !== TAKEN) return Math.min(phases, this.stations.otherOven)
+    const end = this.runs.run[mode.phases.length - 1]!.to
+    if (this.runs.probing) return DONE
     if (end > windows.hi[2 * i + 1]!) {
-      this.culprit = windows.why[2 * i + 1]!
+      this.blame(windows.why[2 * i + 1]!)
       this.lateBy = end - windows.hi[2 * i + 1]!
       return LATE
     }
@@ -150,12 +146,30 @@ export class Placement {
       )
       if (again !== FINISHED) return again
     }
-    if (!windows.fix(i, s, end)) return this.afterClash(i, s)
+    if (!this.fix(activity, mode, s, end)) return this.afterClash(i, s)
     for (const [hold, pick] of opened)
       if (hold.to >= 0 && hold.to !== i && pick.until < NEVER)
         if (!windows.limit(2 * hold.to + 1, pick.until, i)) return pick.until
     this.write(activity, mode, s, end)
     return DONE
+  }
+
+  /**
+   * Whether it may end whenever something can follow: it only waits then, and nothing is in use.
+   * Otherwise whatever follows at once would go before all that is more pressing.
+   */
+  endsOpen(activity: number, mode: MMode): boolean {
+    const last = mode.phases[mode.phases.length - 1]
+    if (!last || last.hands || last.watch || last.heat) return false
+    return last.max > last.min && !mode.needs.length && !this.closing[activity]!.length
+  }
+
+  private fix(activity: MActivity, mode: MMode, start: number, end: number): boolean {
+    const { windows } = this.schedule
+    if (!this.endsOpen(activity.index, mode)) return windows.fix(activity.index, start, end)
+    const last = mode.phases.length - 1
+    const most = Math.min(NEVER, this.runs.run[last]!.from + mode.phases[last]!.max)
+    return windows.fixStart(activity.index, start, end, most)
   }
 
   /** Takes for an activity under way what it has in use now, until `carryOn` says how long. */
@@ -165,7 +179,7 @@ export class Placement {
     const k = fact.phases.length - 1
     const mode = activity.modes[0]!
     const phase = mode.phases[k]!
-    this.picks = mode.needs.map((need) => {
+    this.runs.picks = mode.needs.map((need) => {
       const station = schedule.stations[need.stations[0]!]!
       const occupation = station.occupy(fact.start, NEVER, need.amount, need.contents)
       return { station, occupation, until: NEVER }
@@ -176,18 +190,19 @@ export class Placement {
     // Hands that were in two places at once: the later place counts from when the other was left.
     const past = cook < 0 ? [] : (schedule.model.facts?.touches[cook] ?? [])
     const free = past.reduce((most, t) => Math.max(most, t.to), from)
-    this.take(activity, phase, Math.min(to, free), to, cook)
-    return { picks: this.picks, from, to }
+    this.runs.take(activity, phase, Math.min(to, free), to, cook)
+    return { picks: this.runs.picks, from, to }
   }
 
   /** The rest of an activity under way, as early as it goes; false where it cannot follow. */
   carryOn(activity: MActivity, use: ReturnType<Placement['takeUp']>): boolean {
-    const { run, schedule } = this
+    const { schedule } = this
+    const { run } = this.runs
     const i = activity.index
     const fact = activity.fact!
     const mode = activity.modes[0]!
     const k = fact.phases.length - 1
-    this.picks = [...use.picks]
+    this.runs.picks = [...use.picks]
     fact.phases.forEach((p, j) => {
       const cook =
         p.cook === undefined ? -1 : schedule.model.problem.cooks.findIndex((c) => c.id === p.cook)
@@ -199,14 +214,15 @@ export class Placement {
     const rest = mode.phases.slice(k + 1).reduce((sum, p) => Math.min(NEVER, sum + p.max), 0)
     if (k < last && run[k]!.to < floor - rest) {
       const most = run[k]!.from + mode.phases[k]!.max
-      if (floor - rest > most || !this.runOn(activity, mode.phases[k]!, run[k]!, floor - rest))
+      if (floor - rest > most || !this.runs.runOn(activity, mode.phases[k]!, run[k]!, floor - rest))
         return false
     }
-    if (this.takePhases(activity, mode, fact.start, k + 1) !== DONE) return false
+    if (this.runs.takePhases(activity, mode, fact.start, k + 1) !== TAKEN) return false
     if (run[last]!.to < floor) {
       // Something that it may not end before is not over yet.
       const most = run[last]!.from + mode.phases[last]!.max
-      if (floor > most || !this.runOn(activity, mode.phases[last]!, run[last]!, floor)) return false
+      if (floor > most || !this.runs.runOn(activity, mode.phases[last]!, run[last]!, floor))
+        return false
     }
     const end = run[last]!.to
     for (const pick of use.picks)
@@ -214,7 +230,7 @@ export class Placement {
     for (const hold of this.closing[i]!)
       if (schedule.heldAs[hold.index] && schedule.heldBy[hold.index]! >= 0)
         schedule.journal.setEnd(schedule.heldAs[hold.index]!, end)
-    if (!schedule.windows.fix(i, fact.start, end)) return false
+    if (!this.fix(activity, mode, fact.start, end)) return false
     this.write(activity, mode, fact.start, end)
     return true
   }
@@ -226,16 +242,22 @@ export class Placement {
 
   private afterClash(i: number, s: number): number {
     const { windows } = this.schedule
-    const why = windows.why[windows.failed]!
+    const node = windows.why[windows.failed]!
+    const why = node >> 1
     if (why === i && windows.failedBy < this.clashBy) {
       this.clashBy = windows.failedBy
       return s + windows.failedBy
     }
     // Going later did not help: the lags around this activity cannot be met as things stand.
     if (why === i) return this.giveUp()
-    this.culprit = why
+    this.blame(node)
     this.lateBy = windows.failedBy
     return LATE
+  }
+
+  private blame(node: number): void {
+    this.culprit = node >> 1
+    this.byEnd = node >= 0 && (node & 1) === 1
   }
 
   private giveUp(): number {
@@ -250,7 +272,7 @@ export class Placement {
     schedule.end[i] = end
     schedule.mode[i] = activity.modes.indexOf(mode)
     // Written over what stood there: one array for each attempt would be far too many.
-    const { run, picks } = this
+    const { run, picks } = this.runs
     const phases = schedule.phases[i]!
     if (phases.length !== mode.phases.length)
       schedule.phases[i] = mode.phases.map((_, k) => ({ ...run[k]! }))
@@ -264,133 +286,5 @@ export class Placement {
     if (served.length !== mode.needs.length)
       schedule.served[i] = mode.needs.map((_, k) => picks[k]!.station.station.index)
     else for (let k = 0; k < served.length; k++) served[k] = picks[k]!.station.station.index
-  }
-
-  /** Phases from `first` on; those before it stand in `run` already, as facts. */
-  private takePhases(activity: MActivity, mode: MMode, s: number, first = 0): number {
-    const { phases } = mode
-    const { marks, run, floors, schedule } = this
-    const { windows, journal } = schedule
-    let floor = windows.lo[2 * activity.index + 1]!
-    for (let k = phases.length - 1; k >= 0; k--) {
-      floors[k] = floor
-      floor -= phases[k]!.max
-    }
-    if (first === 0 && floor > s) return floor
-    let t = first > 0 ? run[first - 1]!.to : s
-    for (let k = first; k < phases.length; k++) {
-      const phase = phases[k]!
-      const seconds = Math.max(phase.min, floors[k]! - t)
-      if (seconds > phase.max) return s + seconds - phase.max
-      const previous = k > 0 ? phases[k - 1]! : undefined
-      const latest = previous ? Math.min(NEVER, run[k - 1]!.from + previous.max) : s
-      const wish = k < WISHES ? schedule.genes.cook[WISHES * activity.index + k]! : -1
-      // Whoever has begun a step goes on with it; watching may rather be for somebody else.
-      const same = k > 0 && (first > 0 || !phase.watch) ? run[k - 1]!.cook : -1
-      const rather = wish >= 0 ? wish : same
-      const at = this.slot(activity, phase, t, latest, seconds, rather)
-      if (at > latest) return at >= NEVER ? NEVER : s + at - latest
-      const cook = this.cook
-      if (at > t) {
-        if (k === first) {
-          if (!this.runOn(activity, previous!, run[k - 1]!, at)) return NEVER
-        } else {
-          // Waiting hands are wasted: rather begin the whole activity later, if it may.
-          if (
-            first === 0 &&
-            previous!.hands &&
-            (this.probing || s + at - t <= windows.hi[2 * activity.index]!)
-          )
-            return s + at - t
-          journal.undo(marks[k - 1]!)
-          const before = run[k - 1]!
-          const longer = at - before.from
-          if (
-            this.slot(activity, previous!, before.from, before.from, longer, before.cook) !==
-            before.from
-          )
-            return s + at - t
-          this.take(activity, previous!, before.from, at, this.cook)
-          before.to = at
-          before.cook = this.cook
-          // Longer hands before may have eaten the pause in which they are washed.
-          if (previous!.hands && this.slot(activity, phase, at, at, seconds, cook) !== at)
-            return s + at - t
-        }
-      }
-      marks[k] = journal.mark()
-      const to = at + Math.max(phase.min, floors[k]! - at)
-      this.take(activity, phase, at, to, cook)
-      const now = run[k]
-      if (now) {
-        now.from = at
-        now.to = to
-        now.cook = cook
-      } else run[k] = { from: at, to, cook }
-      t = to
-    }
-    return DONE
-  }
-
-  /** Makes the phase under way last until `at`, with the same cook. */
-  private runOn(activity: MActivity, phase: MPhase, run: PlacedPhase, at: number): boolean {
-    if (this.slot(activity, phase, run.to, run.to, at - run.to, run.cook) !== run.to) return false
-    this.take(activity, phase, run.to, at, run.cook)
-    run.to = at
-    return true
-  }
-
-  /** Earliest start of a phase in [t, latest], leaving its cook in `cook`; else a later instant. */
-  private slot(
-    activity: MActivity,
-    phase: MPhase,
-    t: number,
-    latest: number,
-    seconds: number,
-    preferred: number,
-  ): number {
-    const { schedule } = this
-    this.cook = -1
-    const { heat } = phase
-    const { spare } = schedule.genes
-    const oven = heat ? schedule.ovens[this.picks[heat.need]!.station.station.index] : undefined
-    for (;;) {
-      const before = t
-      if (heat) t = oven!.slot(t, latest, seconds, heat.lo, heat.hi, heat.method)
-      if (t > latest) return t
-      if (!phase.hands && !phase.watch) return t
-      let best = NEVER
-      let least = Infinity
-      for (const c of phase.cooks) {
-        const limit = Math.min(latest, best)
-        const at = schedule.cooks[c]!.slot(
-          t,
-          limit,
-          seconds,
-          phase.attention,
-          phase.hands,
-          activity.hygiene,
-        )
-        if (at > best) continue
-        const cost = spare || phase.watch ? this.choice.cost(c, phase, at, seconds) : 0
-        if (at < best || c === preferred || (this.cook !== preferred && cost < least)) {
-          best = at
-          least = cost
-          this.cook = c
-        }
-      }
-      t = best
-      if (t > latest || !heat || t === before) return t
-    }
-  }
-
-  private take(activity: MActivity, phase: MPhase, from: number, to: number, cook: number): void {
-    const { schedule } = this
-    if (cook >= 0)
-      schedule.cooks[cook]!.take(from, to, phase.attention, phase.hands, activity.hygiene)
-    if (phase.heat) {
-      const { need, lo, hi, method } = phase.heat
-      schedule.ovens[this.picks[need]!.station.station.index]!.take(from, to, lo, hi, method)
-    }
   }
 }

@@ -1,8 +1,9 @@
+import { Agenda } from './agenda'
 import { CookTime } from './cookTime'
 import { ancestors, followers } from './followers'
 import { emptyGenes, type Genes } from './genes'
 import { Journal } from './journal'
-import { markPresent, NEVER, type MActivity, type MMode, type Model } from './model'
+import { isOver, markPresent, NEVER, type MActivity, type MMode, type Model } from './model'
 import { OvenTime } from './ovenTime'
 import { Placement } from './placement'
 import { placeFacts } from './placeFacts'
@@ -17,6 +18,13 @@ import { Windows } from './windows'
  */
 const PATIENCE = 8
 const MIDDLE = 80
+
+/**
+ * How often each may go first for the sake of what cannot be put off, in one schedule of a session
+ * under way. (72 moments of eight sessions: no plan after 100 ms at two, one and none of them with
+ * one, two and three times, at eight of them without.)
+ */
+const FIRST = 2
 
 export interface PlacedPhase {
   from: number
@@ -51,31 +59,24 @@ export class Schedule {
   /** Attempts to place an activity, over all decodes: a machine-independent measure of work. */
   work = 0
   private readonly placement: Placement
-  private readonly follows: number[][]
   /** Holds that begin with each activity. */
   private readonly opening: number[][]
-  private readonly waiting: Int32Array
-  private readonly blocked: Uint8Array
-  private readonly urgent: Uint8Array
   /** Whether it has been too late for what it follows. */
   private readonly missed: Uint8Array
-  /** What is under way goes on at least until then, so that what must follow at once can. */
+  /** What is under way, or only waits, goes on at least until then, so that what must follow can. */
   readonly minEnd: Int32Array
   /** How often what is under way was tried in another order: who sees to what first decides much. */
   factTurn = 0
   /** Not before this; moved on wherever something could not follow in time. */
   readonly minStart: Int32Array
-  private readonly placed: Uint8Array
-  /** What is present, waits for nothing and is not placed, and where each stands there; -1: nowhere. */
-  private readonly ready: Int32Array
-  private readonly readyAt: Int32Array
-  private readyCount = 0
-  /** How many of those present are not placed. */
-  private left = 0
+  /** What was too late when an activity was put off, -1 for none. */
+  private readonly putOffFor: Int32Array
+  /** How often something goes first because what leads to it could not be put off. */
+  private readonly wentFirst: Uint8Array
+  private patience = 0
+  private readonly agenda: Agenda
   /** For each activity itself and all that must be placed before it. */
   private readonly before: Uint8Array[]
-  /** What goes first now: a longest wait was missed, or something that it waits for is in use. */
-  private readonly wanted: Uint8Array
   private readonly stack: { activity: number; journal: number; windows: number }[] = []
   /** Earliest instants with nothing placed, per set of options; null: they contradict. */
   private readonly openWindows = new Map<string, Int32Array | null>()
@@ -106,26 +107,22 @@ export class Schedule {
     this.served = model.activities.map(() => [])
     this.heldBy = new Int32Array(model.holds.length).fill(-1)
     this.heldAs = model.holds.map(() => undefined)
-    this.follows = followers(model)
+    const follows = followers(model)
+    this.before = ancestors(follows)
+    this.agenda = new Agenda(model, this.present, this.windows, follows, this.before)
     this.opening = model.activities.map((a) =>
       model.holds.flatMap((h) => (h.from === a.index ? [h.index] : [])),
     )
-    this.waiting = new Int32Array(n)
-    this.blocked = new Uint8Array(n)
-    this.urgent = new Uint8Array(n)
     this.missed = new Uint8Array(n)
     this.minStart = new Int32Array(n)
+    this.putOffFor = new Int32Array(n)
+    this.wentFirst = new Uint8Array(n)
     this.minEnd = new Int32Array(n)
-    this.placed = new Uint8Array(n)
-    this.ready = new Int32Array(n)
-    this.readyAt = new Int32Array(n).fill(-1)
-    this.wanted = new Uint8Array(n)
-    this.before = ancestors(this.follows)
     this.placement = new Placement(this)
   }
 
   isPlaced(activity: number): boolean {
-    return this.placed[activity] === 1
+    return this.agenda.placed[activity] === 1
   }
 
   /**
@@ -133,61 +130,115 @@ export class Schedule {
    * has to be taken back after so many attempts to place something.
    */
   decode(genes: Genes, attempts = Infinity): boolean {
+    const { agenda, model } = this
     const limit = this.work + attempts
     this.minEnd.fill(0)
-    if (!this.begin(genes)) {
-      if (this.model.facts) this.factTurn++
-      return false
-    }
-    let rollbacks = 2 * this.model.activities.length + 40
-    let patience = this.model.activities.length > MIDDLE ? 0 : PATIENCE
+    this.wentFirst.fill(0)
+    if (!this.begin(genes)) return this.otherTurn()
+    let rollbacks = 2 * model.activities.length + 40
+    this.patience = model.activities.length > MIDDLE ? 0 : PATIENCE
     for (;;) {
-      const next = this.pick(genes)
-      if (next === -1) return true
+      const next = agenda.pick(genes)
+      if (next === -1) {
+        this.settleEnds()
+        return true
+      }
       if (next === -2) return false
-      const activity = this.model.activities[next]!
-      if (this.tryPlace(activity, genes)) continue
+      if (this.tryPlace(model.activities[next]!, genes)) continue
       if (this.placement.never) {
-        this.blocked[next] = 1
-        if (this.windows.hi[2 * next]! < NEVER) this.wantRelease(activity)
+        agenda.blocked[next] = 1
+        if (this.windows.hi[2 * next]! < NEVER) agenda.wantRelease(next, this.heldBy)
         continue
       }
-      const culprit = this.placement.culprit
       if (rollbacks-- === 0 || this.work > limit) return false
-      const fact = culprit < 0 ? undefined : this.model.activities[culprit]!.fact
-      if (culprit < 0 || fact || !this.placed[culprit]) {
-        if (!this.model.facts) return false
-        // What set the limit lies behind: then this goes before all that was placed so far.
-        const first = !this.urgent[next] && this.stack.length > 0
-        if (fact?.end === null && !first) {
-          // It has begun and cannot be moved, but it may go on a little longer.
-          this.minEnd[culprit] = this.end[culprit]! + Math.max(1, this.placement.lateBy)
-          if (!this.begin(genes)) return false
-          continue
-        }
-        if (!this.stack.length) {
-          this.factTurn++
-          return false
-        }
-        this.urgent[next] = 1
-        this.want(next)
-        this.takeBack(this.stack[0]!.activity)
-        continue
-      }
-      const later = this.start[culprit]! + Math.max(1, this.placement.lateBy)
-      if (this.missed[next]! > 0 || patience === 0) {
-        this.urgent[next] = 1
-        // Placed at once after what it follows, before anything else takes the time it needs.
-        if (!this.wanted[next]) {
-          this.wanted.fill(0)
-          this.want(next)
-        }
-      } else {
-        this.missed[next] = 1
-        patience--
-      }
+      if (!this.makeWay(next)) return false
+    }
+  }
+
+  /** Takes back what has something come too late, to be tried otherwise; false: there is no way. */
+  private makeWay(next: number): boolean {
+    const { agenda, model } = this
+    const { culprit, lateBy } = this.placement
+    const placed = culprit >= 0 && agenda.placed[culprit] === 1
+    if (placed && this.lastLonger(culprit)) {
+      if (model.activities[culprit]!.fact) return this.begin(this.genes)
       this.takeBack(culprit)
-      this.minStart[culprit] = later
+      return true
+    }
+    if (!placed || model.activities[culprit]!.fact)
+      return model.facts !== undefined && this.goFirst(next, culprit)
+    const later = this.start[culprit]! + Math.max(1, lateBy)
+    if (this.missed[next]! > 0 || this.patience === 0) {
+      agenda.urgent[next] = 1
+      // Placed at once after what it follows, before anything else takes the time it needs.
+      agenda.wantAlone(next)
+    } else {
+      this.missed[next] = 1
+      this.patience--
+    }
+    this.takeBack(culprit)
+    this.minStart[culprit] = later
+    this.putOffFor[culprit] = next
+    return true
+  }
+
+  /** What set the limit of `next` lies behind and cannot be moved: then others go before all else. */
+  private goFirst(next: number, culprit: number): boolean {
+    const { agenda, stack } = this
+    const cause = this.putOffFor[next]!
+    if (cause >= 0) {
+      // It was put off for the sake of something that was late: that has to go first, and it does not.
+      if (this.wentFirst[cause]!++ === FIRST) return this.otherTurn()
+      this.putOffFor.fill(-1)
+      this.minStart.fill(0)
+    } else if (this.model.activities[culprit]?.fact?.end === null && !this.mayGoFirst(next)) {
+      // It has begun and cannot be moved, but it may go on a little longer.
+      this.minEnd[culprit] = this.end[culprit]! + Math.max(1, this.placement.lateBy)
+      return this.begin(this.genes)
+    } else if (!stack.length) return this.otherTurn()
+    const first = cause >= 0 ? cause : next
+    agenda.urgent[first] = 1
+    agenda.want(first)
+    if (stack.length) this.takeBack(stack[0]!.activity)
+    return true
+  }
+
+  /** Whether it does not go before all that has been placed, but could. */
+  private mayGoFirst(next: number): boolean {
+    return !this.agenda.urgent[next] && this.stack.length > 0
+  }
+
+  /** The next time what is under way is seen to in another order. */
+  private otherTurn(): false {
+    if (this.model.facts) this.factTurn++
+    return false
+  }
+
+  /**
+   * Whether what comes too late after the end of something that mostly waits can have it wait for
+   * longer: then that begins no later, and nor does what leads to it.
+   */
+  private lastLonger(culprit: number): boolean {
+    const { placement } = this
+    const activity = this.model.activities[culprit]!
+    if (!placement.byEnd || isOver(activity)) return false
+    const { phases } = activity.modes[this.mode[culprit]!]!
+    const k = phases.length - 1
+    const to = this.end[culprit]! + Math.max(1, placement.lateBy)
+    if (phases[k]!.hands || to - this.phases[culprit]![k]!.from > phases[k]!.max) return false
+    this.minEnd[culprit] = to
+    return true
+  }
+
+  /** What ends whenever something can follow ends as early as it may, now that all is placed. */
+  private settleEnds(): void {
+    for (const activity of this.model.activities) {
+      const i = activity.index
+      if (!this.present[i] || isOver(activity)) continue
+      const mode = activity.modes[this.mode[i]!]!
+      if (!this.placement.endsOpen(i, mode)) continue
+      this.end[i] = this.windows.lo[2 * i + 1]!
+      this.phases[i]![mode.phases.length - 1]!.to = this.end[i]!
     }
   }
 
@@ -199,25 +250,12 @@ export class Schedule {
     this.stack.length = 0
     this.options = Array.from(genes.option)
     markPresent(model, genes.option, present)
-    this.placed.fill(0)
-    this.wanted.fill(0)
-    this.blocked.fill(0)
-    this.urgent.fill(0)
     this.missed.fill(0)
     this.minStart.fill(0)
+    this.putOffFor.fill(-1)
     this.heldBy.fill(-1)
     if (!this.resetWindows() || !this.windows.raise(genes.floor)) return false
-    this.waiting.fill(0)
-    this.follows.forEach((list, i) => {
-      if (present[i]) for (const j of list) if (present[j]) this.waiting[j]!++
-    })
-    this.readyAt.fill(-1)
-    this.readyCount = 0
-    this.left = 0
-    for (let i = 0; i < present.length; i++) {
-      this.left += present[i]!
-      this.queueUp(i)
-    }
+    this.agenda.begin()
     return !model.facts || placeFacts(this, this.placement)
   }
 
@@ -228,31 +266,7 @@ export class Schedule {
 
   /** Marks an activity as placed: what is not on the stack as well can never be taken back. */
   markPlaced(i: number): void {
-    this.placed[i] = 1
-    this.left--
-    this.queueUp(i)
-    for (const j of this.follows[i]!)
-      if (this.present[j]) {
-        this.waiting[j]!--
-        this.queueUp(j)
-      }
-  }
-
-  /** Puts an activity among those that are ready, or takes it away, as it stands now. */
-  private queueUp(i: number): void {
-    const { ready, readyAt } = this
-    const at = readyAt[i]!
-    const wanted = this.present[i] === 1 && this.placed[i] === 0 && this.waiting[i] === 0
-    if (wanted === at >= 0) return
-    if (wanted) {
-      readyAt[i] = this.readyCount
-      ready[this.readyCount++] = i
-      return
-    }
-    const last = ready[--this.readyCount]!
-    ready[at] = last
-    readyAt[last] = at
-    readyAt[i] = -1
+    this.agenda.place(i)
   }
 
   private resetWindows(): boolean {
@@ -266,66 +280,6 @@ export class Schedule {
     const ok = this.windows.reset(this.present, false)
     this.openWindows.set(key, ok ? this.windows.lo.slice() : null)
     return ok
-  }
-
-  /** The next activity, -1 when all are placed, -2 when what is left waits for itself. */
-  private pick(genes: Genes): number {
-    const { ready, readyCount, blocked, windows, urgent, wanted } = this
-    let best = -1
-    let bestUrgent = false
-    let bestKey = Infinity
-    let focused = false
-    for (let k = 0; k < readyCount; k++) {
-      const i = ready[k]!
-      if (blocked[i] || (focused && !wanted[i])) continue
-      if (wanted[i] && !focused) {
-        focused = true
-        best = -1
-        bestKey = Infinity
-        bestUrgent = false
-      }
-      const hi = windows.hi[2 * i]!
-      const now = hi < NEVER && (urgent[i] === 1 || hi - windows.lo[2 * i]! <= genes.urgency)
-      if (bestUrgent && !now) continue
-      const key = now ? hi : genes.priority[i]!
-      if (now === bestUrgent && (key > bestKey || (key === bestKey && i > best))) continue
-      best = i
-      bestKey = key
-      bestUrgent = now
-    }
-    if (best >= 0) return best
-    return this.left === 0 ? -1 : this.rescue()
-  }
-
-  /** Lags in a circle leave nobody first: the one with the earliest window begins; -2: none may. */
-  private rescue(): number {
-    const { present, placed, waiting, blocked, windows } = this
-    if (blocked.includes(1)) return -2
-    let first = -2
-    for (let i = 0; i < present.length; i++) {
-      if (!present[i] || placed[i] || waiting[i] === 0) continue
-      if (first < 0 || windows.lo[2 * i]! < windows.lo[2 * first]!) first = i
-    }
-    return first
-  }
-
-  /** From now on it and all that leads to it go first. */
-  private want(activity: number): void {
-    const leads = this.before[activity]!
-    for (let i = 0; i < leads.length; i++) if (leads[i]) this.wanted[i] = 1
-  }
-
-  /** What it could stand on is kept by others: those who give that back go first. */
-  private wantRelease(activity: MActivity): void {
-    const { model, heldBy, placed } = this
-    for (const hold of model.holds) {
-      const station = heldBy[hold.index]!
-      if (station < 0 || hold.to < 0 || !placed[hold.from] || placed[hold.to]) continue
-      const needs =
-        activity.modes.some((m) => m.needs.some((n) => n.stations.includes(station))) ||
-        model.holds.some((h) => h.from === activity.index && h.need.stations.includes(station))
-      if (needs) this.want(hold.to)
-    }
   }
 
   private tryPlace(activity: MActivity, genes: Genes): boolean {
@@ -353,26 +307,28 @@ export class Schedule {
     const i = activity.index
     const journal = this.journal.mark()
     const windows = this.windows.mark()
-    if (!this.placement.place(activity, mode, this.minStart[i]!)) return false
+    const end = this.windows.lo[2 * i + 1]!
+    if (this.minEnd[i]! > end && !this.windows.atLeast(2 * i + 1, this.minEnd[i]!)) {
+      // It has come to begin too late to last that long.
+      this.windows.undo(windows)
+      this.minEnd[i] = 0
+    }
+    if (!this.placement.place(activity, mode, this.minStart[i]!)) {
+      this.windows.undo(windows)
+      return false
+    }
     this.markPlaced(i)
     this.stack.push({ activity: i, journal, windows })
     // A hold that ends here may free what others are waiting for.
-    this.blocked.fill(0)
+    this.agenda.blocked.fill(0)
     return true
   }
 
   private takeOff(i: number, journal: number, windows: number): void {
     this.journal.undo(journal)
     this.windows.undo(windows)
-    this.placed[i] = 0
-    this.left++
-    this.queueUp(i)
     for (const h of this.opening[i]!) this.heldBy[h] = -1
-    for (const j of this.follows[i]!)
-      if (this.present[j]) {
-        this.waiting[j]!++
-        this.queueUp(j)
-      }
+    this.agenda.takeOff(i)
   }
 
   private takeBack(activity: number): void {

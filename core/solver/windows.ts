@@ -8,7 +8,7 @@ import { isOver, NEVER, type Edge, type Model } from './model'
 export class Windows {
   readonly lo: Int32Array
   readonly hi: Int32Array
-  /** Activity whose placing set the latest instant of a node, -1 where the problem does. */
+  /** Start or end whose placing set the latest instant of a node, -1 where the problem does. */
   readonly why: Int32Array
   /** Node at which the last propagation failed, and by how many seconds. */
   failed = -1
@@ -103,7 +103,28 @@ export class Windows {
     this.save(s + 1)
     this.lo[s] = this.hi[s] = start
     this.lo[s + 1] = this.hi[s + 1] = end
-    this.why[s] = this.why[s + 1] = activity
+    this.why[s] = s
+    this.why[s + 1] = s + 1
+    this.touch(s)
+    this.touch(s + 1)
+    return this.propagate()
+  }
+
+  /**
+   * Fixes only where an activity begins; it ends as soon as what follows it wants, from `least` to
+   * `most`. False where something can no longer follow.
+   */
+  fixStart(activity: number, start: number, least: number, most: number): boolean {
+    const s = 2 * activity
+    this.save(s)
+    this.save(s + 1)
+    this.lo[s] = this.hi[s] = start
+    this.why[s] = s
+    this.lo[s + 1] = Math.max(this.lo[s + 1]!, least)
+    if (most < this.hi[s + 1]!) {
+      this.hi[s + 1] = most
+      this.why[s + 1] = s
+    }
     this.touch(s)
     this.touch(s + 1)
     return this.propagate()
@@ -114,7 +135,7 @@ export class Windows {
     if (latest >= this.hi[node]!) return true
     this.save(node)
     this.hi[node] = latest
-    this.why[node] = activity
+    this.why[node] = 2 * activity
     this.touch(node)
     return this.propagate()
   }

@@ -1,0 +1,136 @@
+import { expect, it } from 'vitest'
+import { breachText, checkPlan } from '../plan'
+import { readProblem, type ProblemInput } from '../problem'
+import { buildModel } from './buildModel'
+import { emptyGenes } from './genes'
+import { planBody } from './emit'
+import { NEVER } from './model'
+import { Schedule } from './schedule'
+import { solve } from './solve'
+
+const hands = (seconds: number) => ({ seconds: [seconds, seconds], hands: {} })
+const step = (id: string, phases: object[], needs: object[] = []) =>
+  ({ id, label: id, modes: [{ id: 'm', needs, phases }] }) as ProblemInput['activities'][number]
+const after = (from: string, to: string, max?: number) =>
+  ({ from, to, kind: 'FS', ...(max === undefined ? {} : { max }) }) as const
+
+function problemOf(input: Partial<ProblemInput>) {
+  const reading = readProblem({
+    format: 'cadrum/problem@1',
+    name: 'waiting',
+    cooks: [{ id: 'ana' }],
+    stations: [],
+    activities: [],
+    ...input,
+  })
+  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+  return reading.value
+}
+
+/** One schedule in the order in which the steps are listed; urgent is what waits for so long. */
+function inOrder(input: Partial<ProblemInput>, urgency: number) {
+  const problem = problemOf(input)
+  const model = buildModel(problem)
+  const schedule = new Schedule(model)
+  const genes = emptyGenes(model)
+  genes.urgency = urgency
+  model.activities.forEach((_, i) => (genes.priority[i] = i))
+  expect(schedule.decode(genes)).toBe(true)
+  const body = planBody(model, schedule)
+  const plan = {
+    ...solve(problem, { iterations: 1 }),
+    ...body,
+    status: 'feasible' as const,
+    bound: 0,
+  }
+  expect(checkPlan(problem, plan).map(breachText)).toEqual([])
+  return new Map(body.activities.map((a) => [a.id, [a.start, a.end]]))
+}
+
+const cooled = (needs: object[] = [], atMost = 0) => ({
+  activities: [
+    step('bake', [hands(10)]),
+    step('cool', [{ seconds: [50, 500] }], needs),
+    step('slice', [hands(200)]),
+    step('pack', [hands(30)]),
+  ],
+  relations: [after('bake', 'cool', 0), after('cool', 'pack', atMost)],
+})
+
+it('leaves open how long something waits, so that what follows it goes before nothing', () => {
+  const times = inOrder(cooled(), 300)
+  expect(times.get('slice')).toEqual([10, 210])
+  expect(times.get('cool')).toEqual([10, 210])
+  expect(times.get('pack')).toEqual([210, 240])
+})
+
+it('has it wait for as long as it may, and no longer', () => {
+  const input = cooled()
+  input.activities[2] = step('slice', [hands(600)])
+  const times = inOrder(input, 0)
+  const [from, to] = times.get('cool')!
+  expect(to! - from!).toBeLessThanOrEqual(500)
+  expect(times.get('pack')![0]).toBe(to)
+})
+
+it('has what stands on a rack wait for longer, rather than what leads to it begin later', () => {
+  const times = inOrder(
+    { ...cooled([{ kind: 'rack' }], 5), stations: [{ id: 'rack', kind: 'rack', capacity: 1 }] },
+    0,
+  )
+  expect(times.get('bake')).toEqual([0, 10])
+  expect(times.get('cool')).toEqual([10, 205])
+  expect(times.get('pack')).toEqual([210, 240])
+})
+
+it('ends what nothing follows as soon as it may', () => {
+  const times = inOrder(
+    {
+      activities: [step('bake', [hands(10)]), step('cool', [{ seconds: [50, 500] }])],
+      relations: [after('bake', 'cool', 0)],
+    },
+    NEVER,
+  )
+  expect(times.get('cool')).toEqual([10, 60])
+})
+
+it('under way, lets go first what nothing before it can be put off for', () => {
+  const oven = [{ kind: 'oven' }]
+  const over = (id: string, from: number, cook: string) => ({
+    id,
+    mode: 'm',
+    start: from,
+    end: 100,
+    stations: [],
+    phases: [{ from, to: 100, cook }],
+  })
+  const problem = problemOf({
+    cooks: [{ id: 'ana' }, { id: 'ben' }],
+    stations: [{ id: 'oven', kind: 'oven', capacity: 1 }],
+    activities: [
+      step('melt', [hands(100)]),
+      step('press', [hands(10)]),
+      step('bars', [{ seconds: [20, 20] }], oven),
+      step('build', [hands(50)]),
+      step('pie', [{ seconds: [100, 100] }], oven),
+    ],
+    relations: [
+      after('melt', 'press', 20),
+      after('press', 'bars', 50),
+      // The pie may wait for less long than the bars, but for long enough to go after them.
+      after('build', 'pie', 45),
+    ],
+    progress: {
+      now: 100,
+      choices: {},
+      activities: [over('melt', 0, 'ana'), over('build', 50, 'ben')],
+      holds: [],
+      chores: [],
+      heats: [],
+    },
+  })
+  const plan = solve(problem, { iterations: 1 })
+  expect(checkPlan(problem, plan).map(breachText)).toEqual([])
+  const at = (id: string) => plan.activities.find((a) => a.id === id)!.start
+  expect([at('press'), at('bars'), at('pie')]).toEqual([100, 110, 130])
+})
