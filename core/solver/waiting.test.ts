@@ -94,8 +94,12 @@ it('ends what nothing follows as soon as it may', () => {
   expect(times.get('cool')).toEqual([10, 60])
 })
 
-it('under way, lets go first what nothing before it can be put off for', () => {
-  const oven = [{ kind: 'oven' }]
+const oven = { stations: [{ id: 'oven', kind: 'oven', capacity: 1 }] }
+const baked = (id: string, seconds: number) =>
+  step(id, [{ seconds: [seconds, seconds] }], [{ kind: 'oven' }])
+
+/** The first schedule of a session of two cooks in which two steps have just ended, at 100. */
+function underWay(melting: number, input: Partial<ProblemInput>) {
   const over = (id: string, from: number, cook: string) => ({
     id,
     mode: 'm',
@@ -105,25 +109,14 @@ it('under way, lets go first what nothing before it can be put off for', () => {
     phases: [{ from, to: 100, cook }],
   })
   const problem = problemOf({
+    ...oven,
+    ...input,
     cooks: [{ id: 'ana' }, { id: 'ben' }],
-    stations: [{ id: 'oven', kind: 'oven', capacity: 1 }],
-    activities: [
-      step('melt', [hands(100)]),
-      step('press', [hands(10)]),
-      step('bars', [{ seconds: [20, 20] }], oven),
-      step('build', [hands(50)]),
-      step('pie', [{ seconds: [100, 100] }], oven),
-    ],
-    relations: [
-      after('melt', 'press', 20),
-      after('press', 'bars', 50),
-      // The pie may wait for less long than the bars, but for long enough to go after them.
-      after('build', 'pie', 45),
-    ],
+    activities: [step('melt', [hands(melting)]), step('mix', [hands(50)]), ...input.activities!],
     progress: {
       now: 100,
       choices: {},
-      activities: [over('melt', 0, 'ana'), over('build', 50, 'ben')],
+      activities: [over('melt', 100 - melting, 'ana'), over('mix', 50, 'ben')],
       holds: [],
       chores: [],
       heats: [],
@@ -131,6 +124,30 @@ it('under way, lets go first what nothing before it can be put off for', () => {
   })
   const plan = solve(problem, { iterations: 1 })
   expect(checkPlan(problem, plan).map(breachText)).toEqual([])
-  const at = (id: string) => plan.activities.find((a) => a.id === id)!.start
-  expect([at('press'), at('bars'), at('pie')]).toEqual([100, 110, 130])
+  return new Map(plan.activities.map((a) => [a.id, [a.start, a.end]]))
+}
+
+it('under way, lets go first what nothing before it can be put off for', () => {
+  const times = underWay(100, {
+    activities: [step('press', [hands(10)]), baked('bars', 20), baked('pie', 100)],
+    // The pie may wait for less long than the bars, but for long enough to go after them.
+    relations: [after('melt', 'press', 20), after('press', 'bars', 50), after('mix', 'pie', 45)],
+  })
+  expect(times.get('press')).toEqual([100, 110])
+  expect(times.get('bars')).toEqual([110, 130])
+  expect(times.get('pie')).toEqual([130, 230])
+})
+
+it('under way, draws out what can neither be put off nor be followed at once', () => {
+  const times = underWay(60, {
+    activities: [
+      step('build', [{ seconds: [10, 60], hands: {} }]),
+      baked('pie', 30),
+      baked('bread', 100),
+    ],
+    relations: [after('melt', 'build', 5), after('build', 'pie', 50), after('mix', 'bread', 2)],
+  })
+  expect(times.get('bread')).toEqual([100, 200])
+  expect(times.get('pie')).toEqual([200, 230])
+  expect(times.get('build')![1]).toBeGreaterThanOrEqual(150)
 })
