@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readProblem, type ProblemInput } from '../problem'
+import type { ProblemInput } from '../problem'
+import { problemOf } from '../testing/problemOf'
 import { randomProblem } from '../testing/randomProblem'
 import { lowerBound } from './bound'
 import { buildModel } from './buildModel'
@@ -8,16 +9,7 @@ import { boundWords, prove } from './prove'
 import { solve } from './solve'
 
 function boundOf(input: Partial<ProblemInput>) {
-  const reading = readProblem({
-    format: 'cadrum/problem@1',
-    name: 'x',
-    cooks: [{ id: 'ana' }, { id: 'bo' }],
-    stations: [],
-    activities: [],
-    ...input,
-  })
-  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-  return lowerBound(buildModel(reading.value))!
+  return lowerBound(buildModel(problemOf({ cooks: [{ id: 'ana' }, { id: 'bo' }], ...input })))!
 }
 const step = (id: string, seconds: number, extra: object = {}, needs: { kind: string }[] = []) => ({
   id,

@@ -1,13 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { readProblem, type ProblemInput } from '../problem'
+import type { ProblemInput } from '../problem'
+import { problemOf } from '../testing/problemOf'
 import { solve } from './solve'
 
 /** Two bakes of 100 s in one small oven, and what else is asked. */
 function bakes(more: Partial<ProblemInput>, due: (number | undefined)[] = []) {
-  const reading = readProblem({
-    format: 'cadrum/problem@1',
-    name: 'bakes',
-    cooks: [{ id: 'ana' }],
+  return problemOf({
     stations: [{ id: 'oven', kind: 'oven' }],
     activities: ['tart', 'loaf'].map((id, i) => ({
       id,
@@ -17,8 +15,6 @@ function bakes(more: Partial<ProblemInput>, due: (number | undefined)[] = []) {
     })),
     ...more,
   })
-  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-  return reading.value
 }
 const reasonsOf = (...args: Parameters<typeof bakes>) => {
   const plan = solve(bakes(...args), { iterations: 400 })

@@ -2,21 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { breachText, checkPlan, progressAt, type Plan } from '../plan'
 import { readProblem, type Problem, type ProblemInput, type Progress } from '../problem'
+import { problemOf } from '../testing/problemOf'
 import { randomProblem } from '../testing/randomProblem'
 import { solve } from './index'
-
-function problemOf(input: Partial<ProblemInput>): Problem {
-  const reading = readProblem({
-    format: 'cadrum/problem@1',
-    name: 'under way',
-    cooks: [{ id: 'ana' }],
-    stations: [],
-    activities: [],
-    ...input,
-  })
-  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-  return reading.value
-}
 
 const facts = (now: number, more: Partial<Progress>): Progress => ({
   now,

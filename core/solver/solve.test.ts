@@ -1,22 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { breachText, checkPlan, type Plan } from '../plan'
-import { readProblem, type Problem, type ProblemInput } from '../problem'
+import type { Problem, ProblemInput } from '../problem'
+import { problemOf } from '../testing/problemOf'
 import { randomProblem } from '../testing/randomProblem'
 import { solve } from './index'
-
-function problemOf(input: Partial<ProblemInput>): Problem {
-  const reading = readProblem({
-    format: 'cadrum/problem@1',
-    name: 'test',
-    cooks: [{ id: 'ana' }],
-    stations: [],
-    activities: [],
-    ...input,
-  })
-  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-  return reading.value
-}
 
 const work = (id: string, seconds: number, extra: object = {}) => ({
   id,

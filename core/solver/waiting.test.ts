@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { breachText, checkPlan } from '../plan'
-import { readProblem, type ProblemInput } from '../problem'
+import type { ProblemInput } from '../problem'
+import { problemOf } from '../testing/problemOf'
 import { buildModel } from './buildModel'
 import { emptyGenes } from './genes'
 import { planBody } from './emit'
@@ -13,19 +14,6 @@ const step = (id: string, phases: object[], needs: object[] = []) =>
   ({ id, label: id, modes: [{ id: 'm', needs, phases }] }) as ProblemInput['activities'][number]
 const after = (from: string, to: string, max?: number) =>
   ({ from, to, kind: 'FS', ...(max === undefined ? {} : { max }) }) as const
-
-function problemOf(input: Partial<ProblemInput>) {
-  const reading = readProblem({
-    format: 'cadrum/problem@1',
-    name: 'waiting',
-    cooks: [{ id: 'ana' }],
-    stations: [],
-    activities: [],
-    ...input,
-  })
-  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-  return reading.value
-}
 
 /** One schedule in the order in which the steps are listed; urgent is what waits for so long. */
 function inOrder(input: Partial<ProblemInput>, urgency: number) {

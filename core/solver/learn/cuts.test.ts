@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { randomProblem } from '../../testing/randomProblem'
 import type { Plan } from '../../plan'
-import { readProblem, type Problem, type ProblemInput } from '../../problem'
+import type { Problem } from '../../problem'
+import { problemOf } from '../../testing/problemOf'
 import { buildModel } from '../buildModel'
 import { prove } from '../prove'
 import { solve } from '../solve'
@@ -92,7 +93,7 @@ describe('a solution that breaks a rule', () => {
   })
 
   it('shows hands that could only be washed while their cook is away', () => {
-    const problem = sessionOf({
+    const problem = problemOf({
       cooks: [{ id: 'cook', unavailable: [[20, 100]] }],
       activities: [
         { id: 'chicken', label: 'Cut', hygiene: 'raw', modes: [hands(20)] },
@@ -119,7 +120,7 @@ describe('a solution that breaks a rule', () => {
 
   it('shows a wash left out for something alike that stood there longer ago', () => {
     const pan = (contents: string) => ({ ...hands(10), needs: [{ kind: 'pan', contents }] })
-    const problem = sessionOf({
+    const problem = problemOf({
       stations: [{ id: 'pan', kind: 'pan', wash: { seconds: 5 } }],
       activities: [
         { id: 'onions', label: 'Fry', modes: [pan('onions')] },
@@ -152,7 +153,7 @@ describe('a solution that breaks a rule', () => {
 
 it('nothing is washed for a way that is not taken', () => {
   const pan = (contents: string) => ({ ...hands(10), needs: [{ kind: 'pan', contents }] })
-  const problem = sessionOf({
+  const problem = problemOf({
     stations: [{ id: 'pan', kind: 'pan', wash: { seconds: 5 } }],
     activities: [
       { id: 'fish', label: 'Fry', modes: [pan('fish')] },
@@ -185,13 +186,6 @@ function settled(problem: Problem, plan?: Plan, scope?: Scope): SessionModel {
 function settle(session: SessionModel): void {
   do expect(session.engine.propagate()).toBe(true)
   while (decisions.get(session)!.next())
-}
-
-function sessionOf(input: Partial<ProblemInput> & Pick<ProblemInput, 'activities'>): Problem {
-  const base = { format: 'cadrum/problem@1' as const, name: 'session', cooks: [{ id: 'cook' }] }
-  const reading = readProblem({ ...base, stations: [], ...input })
-  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-  return reading.value
 }
 
 const hands = (seconds: number) => ({
