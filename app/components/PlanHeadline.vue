@@ -11,6 +11,8 @@ const props = defineProps<{
   shown: KeptPlan | undefined
   compiled: CompiledSession | undefined
   handwork: Handwork[]
+  /** Whether planning is under way: not all figures are known from the beginning. */
+  working: boolean
 }>()
 
 const plan = computed(() => props.shown?.plan)
@@ -83,13 +85,20 @@ const later = (seconds: number) =>
           <small>between first and last touch</small>
         </dd>
       </div>
-      <div v-if="saved !== undefined">
+      <div v-if="saved !== undefined" class="compared">
         <dt>Dish after dish</dt>
         <dd>
           <span data-test="saved">{{ spanText(Math.abs(saved)) }}</span>
           <small
             >{{ saved >= 0 ? 'shorter' : 'longer' }} than {{ spanText(shown!.oneByOne!) }}</small
           >
+        </dd>
+      </div>
+      <div v-else-if="working" class="compared">
+        <dt>Dish after dish</dt>
+        <dd>
+          …
+          <small>being worked out</small>
         </dd>
       </div>
       <div>
@@ -123,6 +132,10 @@ h1 {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 32px;
+}
+/* As wide as it will be, so that nothing moves when it is known. */
+.compared {
+  min-width: 7.5rem;
 }
 dt {
   font-size: 0.85rem;

@@ -60,7 +60,13 @@ function fill() {
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <div v-else>
-    <PlanHeadline :session="session" :shown="shown" :compiled="compiled" :handwork="handwork">
+    <PlanHeadline
+      :session="session"
+      :shown="shown"
+      :compiled="compiled"
+      :handwork="handwork"
+      :working="planning.running"
+    >
       <p
         v-if="planning.running && compiled"
         class="quiet working"

@@ -32,7 +32,13 @@ const handwork = computed(() =>
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <div v-else>
-    <PlanHeadline :session="session" :shown="shown" :compiled="compiled" :handwork="handwork" />
+    <PlanHeadline
+      :session="session"
+      :shown="shown"
+      :compiled="compiled"
+      :handwork="handwork"
+      :working="planning.running"
+    />
     <div class="board">
       <SessionPanel
         class="no-print"
