@@ -28,6 +28,56 @@ const gap = computed(() =>
   plan.value ? (plan.value.makespan - plan.value.bound) / Math.max(1, plan.value.makespan) : 0,
 )
 
+/** A figure that stands in the headline; without a value it is still being worked out. */
+interface Figure {
+  name: string
+  test: string
+  value?: string | undefined
+  note?: string | undefined
+  /** When it is, where it is an instant. */
+  at?: number | undefined
+}
+const figures = computed<Figure[]>(() => {
+  const p = plan.value
+  if (!p && !props.working) return []
+  const optimal = p?.status === 'optimal'
+  const list: Figure[] = [
+    {
+      name: 'Finished at',
+      test: 'finished',
+      value: p && clock(p.makespan),
+      note: p && `${spanText(p.makespan)} in all`,
+      at: p?.makespan,
+    },
+    {
+      name: 'Hands free at',
+      test: 'hands-free',
+      value: p && clock(handsFree.value),
+      note: 'the last touch',
+      at: handsFree.value,
+    },
+    {
+      name: 'Waiting',
+      test: 'waiting',
+      value: p && spanText(waiting.value),
+      note: 'between first and last touch',
+    },
+    {
+      name: 'Dish after dish',
+      test: 'saved',
+      value: saved.value === undefined ? undefined : spanText(Math.abs(saved.value)),
+      note: `${(saved.value ?? 0) >= 0 ? 'shorter' : 'longer'} than ${spanText(props.shown?.oneByOne ?? 0)}`,
+    },
+    {
+      name: 'From the proven least',
+      test: 'gap',
+      value: p && (optimal ? 'none' : `${(gap.value * 100).toFixed(1)} %`),
+      note: optimal ? 'it is the shortest' : 'at most that much longer',
+    },
+  ]
+  return list.filter((f) => f.value !== undefined || props.working)
+})
+
 /** Why it cannot be shorter, as far as that is known. */
 const because = computed(() => {
   const { shown, compiled } = props
@@ -61,59 +111,23 @@ const later = (seconds: number) =>
       <p class="quiet">{{ day }}</p>
       <h1>{{ session.name }}</h1>
     </div>
-    <dl v-if="plan" class="figures">
-      <div>
-        <dt>Finished at</dt>
-        <dd>
-          <time :datetime="later(plan.makespan)" data-test="finished">{{
-            clock(plan.makespan)
-          }}</time>
-          <small>{{ spanText(plan.makespan) }} in all</small>
-        </dd>
-      </div>
-      <div>
-        <dt>Hands free at</dt>
-        <dd>
-          <time :datetime="later(handsFree)" data-test="hands-free">{{ clock(handsFree) }}</time>
-          <small>the last touch</small>
-        </dd>
-      </div>
-      <div>
-        <dt>Waiting</dt>
-        <dd>
-          <span data-test="waiting">{{ spanText(waiting) }}</span>
-          <small>between first and last touch</small>
-        </dd>
-      </div>
-      <div v-if="saved !== undefined" class="compared">
-        <dt>Dish after dish</dt>
-        <dd>
-          <span data-test="saved">{{ spanText(Math.abs(saved)) }}</span>
-          <small
-            >{{ saved >= 0 ? 'shorter' : 'longer' }} than {{ spanText(shown!.oneByOne!) }}</small
-          >
-        </dd>
-      </div>
-      <div v-else-if="working" class="compared">
-        <dt>Dish after dish</dt>
-        <dd>
+    <dl v-if="figures.length" class="figures">
+      <div v-for="f in figures" :key="f.name">
+        <dt>{{ f.name }}</dt>
+        <dd v-if="f.value === undefined">
           …
-          <small>being worked out</small>
+          <small>{{ plan ? 'being worked out' : '\u00a0' }}</small>
         </dd>
-      </div>
-      <div>
-        <dt>From the proven least</dt>
-        <dd>
-          <span data-test="gap">{{
-            plan.status === 'optimal' ? 'none' : `${(gap * 100).toFixed(1)} %`
-          }}</span>
-          <small>{{
-            plan.status === 'optimal' ? 'it is the shortest' : 'at most that much longer'
-          }}</small>
+        <dd v-else>
+          <time v-if="f.at !== undefined" :datetime="later(f.at)" :data-test="f.test">{{
+            f.value
+          }}</time>
+          <span v-else :data-test="f.test">{{ f.value }}</span>
+          <small>{{ f.note }}</small>
         </dd>
       </div>
     </dl>
-    <p v-if="plan" class="because">{{ because }}</p>
+    <p v-if="figures.length" class="because">{{ because }}</p>
     <slot />
   </header>
 </template>
@@ -133,8 +147,11 @@ h1 {
   flex-wrap: wrap;
   gap: 8px 32px;
 }
-/* As wide as it will be, so that nothing moves when it is known. */
-.compared {
+/* As wide as they will be, so that next to nothing moves when they are known. */
+.figures > div {
+  min-width: 4.4rem;
+}
+.figures > div:nth-child(n + 3) {
   min-width: 7.5rem;
 }
 dt {
@@ -156,6 +173,8 @@ dd small {
 }
 .because {
   grid-column: 1 / -1;
+  /* Two lines, whether it says anything yet or not. */
+  min-height: 2lh;
   margin-top: 4px;
   font-size: 0.88rem;
   color: var(--quiet);

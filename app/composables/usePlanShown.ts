@@ -1,4 +1,5 @@
 import { computed, watch } from 'vue'
+import type { KeptPlan } from '~~/core/household'
 import { usePlanning } from '~/stores/planning'
 import type { useSession } from './useSession'
 
@@ -18,10 +19,10 @@ export function usePlanShown({
 >) {
   const planning = usePlanning()
   const shown = computed(() => {
-    const candidate = planning.running ? planning.preview : kept.value
-    return candidate?.problem === problemMark.value && candidate?.plan.activities.length
-      ? candidate
-      : undefined
+    const fits = (plan: KeptPlan | undefined) =>
+      plan && plan.problem === problemMark.value && plan.plan.activities.length ? plan : undefined
+    // For a moment after a run its plan is on its way to the database and back.
+    return (planning.running ? undefined : fits(kept.value)) ?? fits(planning.preview)
   })
 
   function planNow(seed = 1) {

@@ -67,15 +67,13 @@ function fill() {
       :handwork="handwork"
       :working="planning.running"
     >
-      <p
-        v-if="planning.running && compiled"
-        class="quiet working"
-        role="status"
-        data-test="planning"
-      >
-        {{ shown ? 'Looking for a shorter plan …' : 'Working out how long it takes …' }}
-        <v-btn size="small" variant="text" @click="planning.stop()">Stop, take the best</v-btn>
-      </p>
+      <!-- Always there, or a click that comes when planning begins or ends meets something else. -->
+      <div class="quiet working">
+        <p v-if="planning.running && compiled" role="status" data-test="planning">
+          {{ shown ? 'Looking for a shorter plan …' : 'Working out how long it takes …' }}
+          <v-btn size="small" variant="text" @click="planning.stop()">Stop, take the best</v-btn>
+        </p>
+      </div>
     </PlanHeadline>
     <IssueList
       v-if="issues.length"
@@ -171,6 +169,7 @@ section h2 {
 }
 .working {
   grid-column: 1 / -1;
+  min-height: 28px;
   font-size: 0.9rem;
 }
 .limit {

@@ -60,6 +60,31 @@ test('evenings are filled from what is cooked, and what will not keep is frozen'
   await expect(servings).toContainText('7.5 servings')
 })
 
+test('nothing moves under the hand while a plan is worked out, or when it is there', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const tops = new Set<number>()
+    Object.assign(window, { tops })
+    const look = () => {
+      const first = document.querySelector('[data-test^=evening-]')
+      if (first) tops.add(Math.round(first.getBoundingClientRect().top + scrollY))
+      requestAnimationFrame(look)
+    }
+    look()
+  })
+  await page.goto('/choose')
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
+  await stopPlanning(page)
+  const batches = page.getByLabel('Butter bean and fennel bake: batches')
+  await batches.selectOption('2')
+  await expect(page.getByTestId('planning')).toBeVisible()
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
+  await stopPlanning(page)
+  const tops = await page.evaluate(() => [...(window as unknown as { tops: Set<number> }).tops])
+  expect(tops).toHaveLength(1)
+})
+
 test('more than any pot holds comes with what would help, and two goes are planned', async ({
   page,
 }) => {
