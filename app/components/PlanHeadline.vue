@@ -5,15 +5,15 @@ import { decidingChain, waitingTime, type Handwork } from '~~/core/board'
 import type { KeptPlan } from '~~/core/household'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
+import { usePlanning } from '~/stores/planning'
 
 const props = defineProps<{
   session: Session
   shown: KeptPlan | undefined
   compiled: CompiledSession | undefined
   handwork: Handwork[]
-  /** Whether planning is under way: not all figures are known from the beginning. */
-  working: boolean
 }>()
+const planning = usePlanning()
 
 const plan = computed(() => props.shown?.plan)
 const day = computed(() => format(parseISO(props.session.start), 'EEEE d MMMM yyyy'))
@@ -39,7 +39,7 @@ interface Figure {
 }
 const figures = computed<Figure[]>(() => {
   const p = plan.value
-  if (!p && !props.working) return []
+  if (!p && !planning.running) return []
   const optimal = p?.status === 'optimal'
   const list: Figure[] = [
     {
@@ -75,7 +75,7 @@ const figures = computed<Figure[]>(() => {
       note: optimal ? 'it is the shortest' : 'at most that much longer',
     },
   ]
-  return list.filter((f) => f.value !== undefined || props.working)
+  return list.filter((f) => f.value !== undefined || planning.running)
 })
 
 /** Why it cannot be shorter, as far as that is known. */
@@ -188,6 +188,15 @@ dd small {
   }
   dd {
     font-size: 1.4rem;
+  }
+}
+@media (max-width: 480px) {
+  .figures {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+  }
+  .because {
+    min-height: 6lh;
   }
 }
 </style>

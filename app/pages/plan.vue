@@ -32,13 +32,7 @@ const handwork = computed(() =>
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <div v-else>
-    <PlanHeadline
-      :session="session"
-      :shown="shown"
-      :compiled="compiled"
-      :handwork="handwork"
-      :working="planning.running"
-    />
+    <PlanHeadline :session="session" :shown="shown" :compiled="compiled" :handwork="handwork" />
     <div class="board">
       <SessionPanel
         class="no-print"

@@ -71,8 +71,8 @@ export const usePlanning = defineStore('planning', () => {
       (p) => {
         const first = best === undefined && p.better !== undefined
         latest = p
-        if (p.better) best = { ...keep(session, mark, p.better), oneByOne: best?.oneByOne ?? null }
-        if (best) best = { ...best, oneByOne: p.oneByOne ?? best.oneByOne }
+        const now = p.better ? keep(session, mark, p.better) : best
+        if (now) best = { ...now, oneByOne: p.oneByOne ?? best?.oneByOne ?? null }
         if (first) show()
         else void showNowAndThen()
       },
@@ -87,7 +87,11 @@ export const usePlanning = defineStore('planning', () => {
         await database.plans.put(betterPlan(await database.plans.get(session), now))
       })
     } catch (error) {
-      if (mine === turn) failure.value = error instanceof Error ? error.message : String(error)
+      if (mine === turn) {
+        failure.value = error instanceof Error ? error.message : String(error)
+        // What was not kept is not to be taken for a plan.
+        preview.value = undefined
+      }
     } finally {
       if (mine === turn) running.value = false
     }

@@ -1,3 +1,4 @@
+import { ancestors, followers } from './followers'
 import type { Genes } from './genes'
 import { NEVER, type Model } from './model'
 import type { Windows } from './windows'
@@ -20,19 +21,19 @@ export class Agenda {
   /** How many of those present are not placed. */
   private left = 0
 
-  /**
-   * @param present what the schedule consists of
-   * @param follows for each activity those that are placed after it
-   * @param before for each activity marks on itself and all that must be placed before it
-   */
+  /** For each activity those that are placed after it, and marks on itself and all that goes before it. */
+  private readonly follows: number[][]
+  private readonly before: Uint8Array[]
+
+  /** @param present what the schedule consists of */
   constructor(
     private readonly model: Model,
     private readonly present: Uint8Array,
     private readonly windows: Windows,
-    private readonly follows: number[][],
-    private readonly before: Uint8Array[],
   ) {
     const n = model.activities.length
+    this.follows = followers(model)
+    this.before = ancestors(this.follows)
     this.placed = new Uint8Array(n)
     this.blocked = new Uint8Array(n)
     this.urgent = new Uint8Array(n)
@@ -60,6 +61,11 @@ export class Agenda {
       this.left += present[i]!
       this.queueUp(i)
     }
+  }
+
+  /** Whether `after` is placed after `before` where nothing speaks against it. */
+  leadsTo(before: number, after: number): boolean {
+    return before !== after && this.before[after]![before] === 1
   }
 
   place(i: number): void {

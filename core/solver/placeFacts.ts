@@ -49,7 +49,7 @@ export function placeFacts(schedule: Schedule, placement: Placement): boolean {
   while (left.length) {
     // What something else under way waits for goes before it.
     const first = left.findIndex(({ activity }) =>
-      left.every((o) => !schedule.leadsTo(o.activity.index, activity.index)),
+      left.every((o) => !schedule.agenda.leadsTo(o.activity.index, activity.index)),
     )
     const [next] = left.splice(Math.max(0, first), 1)
     if (!placement.carryOn(next!.activity, next!.use)) return false

@@ -1,6 +1,5 @@
 import { Agenda } from './agenda'
 import { CookTime } from './cookTime'
-import { ancestors, followers } from './followers'
 import { emptyGenes, type Genes } from './genes'
 import { Journal } from './journal'
 import { isOver, markPresent, NEVER, type MActivity, type MMode, type Model } from './model'
@@ -76,9 +75,7 @@ export class Schedule {
   /** How often something goes first because what leads to it could not be put off. */
   private readonly wentFirst: Uint8Array
   private patience = 0
-  private readonly agenda: Agenda
-  /** For each activity itself and all that must be placed before it. */
-  private readonly before: Uint8Array[]
+  readonly agenda: Agenda
   private readonly stack: { activity: number; journal: number; windows: number }[] = []
   /** Earliest instants with nothing placed, per set of options; null: they contradict. */
   private readonly openWindows = new Map<string, Int32Array | null>()
@@ -109,9 +106,7 @@ export class Schedule {
     this.served = model.activities.map(() => [])
     this.heldBy = new Int32Array(model.holds.length).fill(-1)
     this.heldAs = model.holds.map(() => undefined)
-    const follows = followers(model)
-    this.before = ancestors(follows)
-    this.agenda = new Agenda(model, this.present, this.windows, follows, this.before)
+    this.agenda = new Agenda(model, this.present, this.windows)
     this.opening = model.activities.map((a) =>
       model.holds.flatMap((h) => (h.from === a.index ? [h.index] : [])),
     )
@@ -270,11 +265,6 @@ export class Schedule {
     if (!this.resetWindows() || !this.windows.raise(genes.floor)) return false
     this.agenda.begin()
     return !model.facts || placeFacts(this, this.placement)
-  }
-
-  /** Whether `after` is placed after `before` where nothing speaks against it. */
-  leadsTo(before: number, after: number): boolean {
-    return before !== after && this.before[after]![before] === 1
   }
 
   /** Marks an activity as placed: what is not on the stack as well can never be taken back. */
