@@ -1,3 +1,8 @@
+import { leastLength } from './bakeBound'
+import { goodOrders } from './bakeSearch'
+import { BakeSequence } from './bakeSequence'
+import { seeded } from './random'
+import { timesIn } from './rules'
 import { earliest, requirements, tails, type Requirement } from './lags'
 import { NEVER, type MActivity, type MMode, type Model } from './model'
 import { ovenLoad } from './ovenLoad'
@@ -6,7 +11,7 @@ import { washWork } from './washBound'
 /** A makespan that no plan can beat, and what holds it up. */
 export interface Bound {
   value: number
-  kind: 'nothing' | 'chain' | 'hands' | 'station' | 'oven' | 'search'
+  kind: 'nothing' | 'chain' | 'hands' | 'station' | 'oven' | 'bakes' | 'search'
   /** Ids of the cooks, stations or, for a chain, activities in order that decide it. */
   because: string[]
 }
@@ -83,7 +88,25 @@ export function lowerBound(model: Model): Bound | undefined {
     )
     offer({ value, kind: 'oven', because: group.map((s) => model.problem.stations[s]!.id) })
   }
+  offer(bakeOrder(model, base, best.value))
   return best
+}
+
+/** The least length of all that surely bakes, in any order, where that may be more than is known. */
+function bakeOrder(model: Model, s: Scene, known: number): Bound | undefined {
+  // What has begun stands where an order of its own might not put it.
+  if (model.facts) return undefined
+  const certain = new Set(present(model, s).filter((a) => a.modes.length === 1))
+  const sequence = new BakeSequence(model, (a) => certain.has(a), timesIn(s.list, s.at, s.tail))
+  if (sequence.bakes.length < 2) return undefined
+  const upper = Math.ceil(sequence.lengthOf(goodOrders(sequence, seeded(1))[0]!))
+  if (upper <= known) return undefined
+  const ovens = [...new Set(sequence.bakes.flatMap((b) => b.stations))]
+  return {
+    value: leastLength(sequence, known, upper),
+    kind: 'bakes',
+    because: ovens.map((o) => model.problem.stations[o]!.id),
+  }
 }
 
 /** Everything outside choices, plus one option of one choice, with its earliest and tail times. */

@@ -1,6 +1,7 @@
 import { forget, WISHES, type Genes } from './genes'
 import { isOver, NEVER, type Model } from './model'
 import { dishOf, otherMode } from './moves'
+import { BakeSearch } from './bakeSearch'
 import { below, type Random } from './random'
 import { balancedOptions } from './balancedOptions'
 import { firstTrials, type Trial } from './firstTrials'
@@ -15,6 +16,18 @@ const KEEP_OPTIONS = 0.7
  */
 const LARGE = 160
 const SHAKEN = 400
+/** Rules that go before the orders of bakes. */
+const BEFORE = 2
+/**
+ * Schedules around orders of the bakes: early, and once options have been tried. Of larger sessions than
+ * LARGE, none: shaken priorities lead further there.
+ */
+const BAKES = [12, 60] as const
+/**
+ * The later ones are left out where something else did better, unless ovens alone take at least such a
+ * share of the best schedule.
+ */
+const BAKED = 0.85
 /** Schedules from any rule in any way, after those that are known to do well. */
 const ANY = 6
 /** How likely a sample leaves the usual options, and then each of them. */
@@ -36,24 +49,30 @@ interface Best {
   mode: Int32Array
 }
 
+/** Some schedules of one kind: sets what the j-th is put together from, or false where there is none. */
+interface Stage {
+  count: number
+  make: (j: number, candidate: Genes, current: Genes) => boolean
+}
+
 /**
- * The first schedules: priority rules in the ways that do best, with the load well spread, then with
- * the best of them every option of every choice, one choice after another, then any rule in any way;
- * of a large session, many more from shaken priorities.
+ * The first schedules: priority rules in the ways that do best, with the load well spread, and around
+ * orders of the bakes; then with the best of them every option of every choice, one choice after another,
+ * orders of the bakes again, and any rule in any way; of a large session, many more from shaken priorities.
  */
 export class Construction {
   /** How many schedules that makes. */
   readonly length: number
+  private readonly stages: Stage[]
   private readonly rules: Map<RuleName, PriorityRule>
   private readonly names: RuleName[]
-  private readonly first: Trial[]
-  private readonly trials: [choice: number, option: number][]
   private readonly possible: number[][]
   private readonly balanced: Int32Array
   /** Priorities of the latest schedule, and what gave the best one. */
   private readonly tried: Float64Array
   private best: Best | undefined
-  private readonly shaken: number
+  private energy = Infinity
+  private bakes: BakeSearch | undefined
   /** What rules and options have been tried with, so that none is put together twice. */
   private readonly known = new Set<string>()
   private readonly span: number
@@ -66,16 +85,48 @@ export class Construction {
     this.balanced = balancedOptions(model, this.possible)
     this.rules = priorityRules(model, this.balanced)
     this.names = [...this.rules.keys()]
-    this.first = firstTrials(model.activities.length, model.facts !== undefined).filter(
-      ({ rule }) => this.rules.has(rule),
-    )
     this.span = this.rules.get('tail')!(random).reduce((most, x) => Math.max(most, -x), 60)
-    this.trials = this.possible.flatMap((options, c) =>
-      options.length > 1 ? options.map((o): [number, number] => [c, o]) : [],
-    )
-    this.shaken = model.activities.length > LARGE ? SHAKEN : 0
-    this.length = this.first.length + this.trials.length + ANY + this.shaken
+    this.stages = this.stagesOf()
+    this.length = this.stages.reduce((sum, { count }) => sum + count, 0)
     this.tried = new Float64Array(model.activities.length)
+  }
+
+  private stagesOf(): Stage[] {
+    const { model } = this
+    const steps = model.activities.length
+    const trials = firstTrials(steps, model.facts !== undefined).filter(({ rule }) =>
+      this.rules.has(rule),
+    )
+    const options = this.possible.flatMap((list, c) =>
+      list.length > 1 ? list.map((o): [number, number] => [c, o]) : [],
+    )
+    const shaken = steps > LARGE ? SHAKEN : 0
+    const [early, late] = model.facts || steps > LARGE ? [0, 0] : BAKES
+    const byRule = (from: number, to: number): Stage => ({
+      count: Math.max(0, to - from),
+      make: (j, candidate) => this.byRule(trials[from + j]!, from + j, candidate),
+    })
+    const around = (count: number): Stage => ({
+      count,
+      make: (_, candidate) => this.aroundBakes(candidate),
+    })
+    return [
+      // A plan is what is waited for first.
+      byRule(0, Math.min(BEFORE, trials.length)),
+      around(early),
+      byRule(BEFORE, trials.length),
+      {
+        count: options.length,
+        make: (j, candidate, current) => this.otherOption(options[j]!, candidate, current),
+      },
+      around(late),
+      { count: ANY, make: (_, candidate, current) => this.anyRule(candidate, current) },
+      {
+        count: Math.ceil(shaken / 3),
+        make: (j, candidate, current) => this.sample(j, candidate, current),
+      },
+      { count: Math.floor((2 * shaken) / 3), make: (_, candidate) => this.shake(candidate) },
+    ]
   }
 
   /**
@@ -83,39 +134,71 @@ export class Construction {
    * one: rules often agree on the order.
    */
   next(k: number, candidate: Genes, current: Genes): boolean {
-    const { first, rules, names, trials, random, best } = this
     forget(candidate)
     candidate.mode.fill(-1)
-    if (k < first.length) {
-      const { rule, urgency, spare } = first[k]!
-      candidate.priority.set(rules.get(rule)!(random))
-      candidate.urgency = urgency
-      candidate.spare = spare
-      // Where these options do not come out, others may.
-      if (best || k % 2 === 0) candidate.option.set(this.balanced)
-      else this.anyOptions(candidate)
-    } else if (k < first.length + trials.length && best) {
-      const [c, o] = trials[k - first.length]!
-      candidate.priority.set(best.priority)
-      candidate.urgency = best.urgency
-      candidate.spare = best.spare
-      candidate.option.set(current.option)
-      candidate.option[c] = o
-    } else if (best && k >= this.length - this.shaken) {
-      const j = k - this.length + this.shaken
-      if (j < this.shaken / 3) this.sample(j, candidate, current)
-      else this.shake(candidate, best)
-    } else {
-      candidate.priority.set(rules.get(names[below(random, names.length)]!)!(random))
-      candidate.spare = random() < 0.5
-      const stuck = !best && this.model.facts !== undefined
-      candidate.urgency = stuck ? NEVER : URGENCIES[below(random, URGENCIES.length)]!
-      if (best && random() < KEEP_OPTIONS) candidate.option.set(current.option)
-      else this.anyOptions(candidate)
-    }
-    if (k > 0 && !best && this.model.facts) this.otherFacts(candidate, this.model.facts.now)
+    let j = k
+    const stage = this.stages.find(({ count }) => {
+      if (j < count) return true
+      j -= count
+      return false
+    })
+    if (stage && !stage.make(j, candidate, current)) return false
+    // While nothing has come out it goes on for ever, and some day all will have been tried.
+    if (!stage) this.anyRule(candidate, current)
+    if (k > 0 && !this.best && this.model.facts) this.otherFacts(candidate, this.model.facts.now)
     this.tried.set(candidate.priority)
-    if (this.model.facts || k >= this.length - this.shaken) return true
+    return true
+  }
+
+  private byRule({ rule, urgency, spare }: Trial, k: number, candidate: Genes): boolean {
+    candidate.priority.set(this.rules.get(rule)!(this.random))
+    candidate.urgency = urgency
+    candidate.spare = spare
+    // Where these options do not come out, others may.
+    if (this.best || k % 2 === 0) candidate.option.set(this.balanced)
+    else this.anyOptions(candidate)
+    return this.isNew(candidate)
+  }
+
+  private otherOption(
+    [choice, option]: [number, number],
+    candidate: Genes,
+    current: Genes,
+  ): boolean {
+    const { best } = this
+    if (!best) return this.anyRule(candidate, current)
+    candidate.priority.set(best.priority)
+    candidate.urgency = best.urgency
+    candidate.spare = best.spare
+    candidate.option.set(current.option)
+    candidate.option[choice] = option
+    return this.isNew(candidate)
+  }
+
+  private anyRule(candidate: Genes, current: Genes): boolean {
+    const { rules, names, random, best } = this
+    candidate.priority.set(rules.get(names[below(random, names.length)]!)!(random))
+    candidate.spare = random() < 0.5
+    const stuck = !best && this.model.facts !== undefined
+    candidate.urgency = stuck ? NEVER : URGENCIES[below(random, URGENCIES.length)]!
+    if (best && random() < KEEP_OPTIONS) candidate.option.set(current.option)
+    else this.anyOptions(candidate)
+    return this.isNew(candidate)
+  }
+
+  /** With the options that have done best so far. */
+  private aroundBakes(candidate: Genes): boolean {
+    const option = this.best?.option ?? this.balanced
+    if (this.bakes?.option.join() !== option.join())
+      this.bakes = new BakeSearch(this.model, this.random, option)
+    // Where something else than the ovens holds the session up, other ways do better.
+    const { energy, least } = this.bakes
+    if (energy < Infinity && energy > this.energy && least < BAKED * this.energy) return false
+    return this.bakes.next(candidate)
+  }
+
+  private isNew(candidate: Genes): boolean {
+    if (this.model.facts) return true
     const key = keyOf(candidate)
     if (this.known.has(key)) return false
     this.known.add(key)
@@ -143,7 +226,7 @@ export class Construction {
   }
 
   /** A classic rule, every priority a little off, and perhaps other options. */
-  private sample(j: number, candidate: Genes, current: Genes): void {
+  private sample(j: number, candidate: Genes, current: Genes): boolean {
     const { rules, random } = this
     const keys = rules.get(SAMPLED[j % 2]!)!(random)
     candidate.urgency = NEVER
@@ -155,11 +238,13 @@ export class Construction {
         if (random() < OTHER_OPTION)
           candidate.option[c] = options[below(random, options.length)] ?? 0
       })
+    return true
   }
 
   /** The best so far with a few priorities moved, and perhaps an option or a mode. */
-  private shake(candidate: Genes, best: Best): void {
-    const { random, model, possible } = this
+  private shake(candidate: Genes): boolean {
+    const { best, random, model, possible } = this
+    if (!best) return false
     candidate.priority.set(best.priority)
     candidate.option.set(best.option)
     candidate.mode.set(best.mode)
@@ -174,12 +259,13 @@ export class Construction {
     } else if (dice < 0.25) {
       otherMode(model, random, candidate, below(random, n))
     }
-    if (dice < 0.1) return
+    if (dice < 0.1) return true
     for (let r = 1 + below(random, 3); r > 0; r--) {
       const by = (random() - 0.5) * amp
       const i = below(random, n)
       for (const j of random() < 0.5 ? dishOf(model, i) : [i]) candidate.priority[j]! += by
     }
+    return true
   }
 
   private anyOptions(candidate: Genes): void {
@@ -188,8 +274,11 @@ export class Construction {
     })
   }
 
-  /** The latest of them was the best so far. */
-  succeeded(candidate: Genes): void {
+  /** How the latest of them came out, and whether that is the best so far. */
+  tell(energy: number, candidate: Genes, isBest: boolean): void {
+    this.bakes?.tell(energy)
+    if (!isBest) return
+    this.energy = energy
     this.best = {
       priority: this.tried.slice(),
       urgency: candidate.urgency,

@@ -76,7 +76,7 @@ describe('construction', () => {
     construction.next(0, genes, genes)
     expect(model.choices.length).toBeGreaterThan(2)
     expect([...genes.option].every((o) => o === 0)).toBe(false)
-    construction.succeeded(genes)
+    construction.tell(1, genes, true)
     const seen = model.choices.map(() => new Set<number>())
     const candidate = emptyGenes(model)
     for (let k = 1; k < construction.length; k++) {
@@ -104,7 +104,7 @@ describe('construction', () => {
         expect(outcomes).toContain(outcome)
         passed++
       }
-      if (k === 0) construction.succeeded(candidate)
+      construction.tell(1, candidate, k === 0)
     }
     expect(passed).toBeGreaterThan(2)
     expect(passed).toBeLessThan(construction.length / 2)

@@ -70,6 +70,8 @@ export function boundWords(bound: Bound): string {
       return `the work on ${who.join(' and ')}`
     case 'oven':
       return `the room and the temperatures of ${who.join(' and ')}`
+    case 'bakes':
+      return `the order of the bakes in ${who.join(' and ')}`
     case 'search':
       return 'a search through every order of the steps'
     case 'nothing':

@@ -32,7 +32,8 @@ export function priorityRules(
   const n = model.activities.length
   const taken = new Uint8Array(n)
   markPresent(model, options, taken)
-  const { list, starts, tailOf } = timesOf(model, taken)
+  const times = timesOf(model, taken)
+  const { starts, tailOf } = times
   const span = Math.max(1, ...tailOf)
   const dish = dishRanks(model, tailOf)
 
@@ -43,13 +44,13 @@ export function priorityRules(
   /** Upwards or downwards through the temperatures; within one, long tails first or as listed. */
   const around = (way: number, urgent: number): PriorityRule => {
     return () => {
-      const times = bakeTimes(
+      const bakes = bakeTimes(
         model,
         taken,
         (i) => -urgent * tailOf[i]!,
         (celsius) => way * celsius,
       )
-      return aroundBakes(model, list, times, tailOf)
+      return aroundBakes(times, bakes)
     }
   }
   const rules = new Map<RuleName, PriorityRule>([
@@ -68,11 +69,21 @@ export function priorityRules(
   return rules
 }
 
+/** When steps can begin and how long it is from there to the end, by lags alone. */
+export interface Times {
+  /** Lags that end in each node. */
+  into: Requirement[][]
+  starts: Float64Array
+  /** From the start, and from the end, of each to the end of everything. */
+  tailOf: Float64Array
+  afterOf: Float64Array
+}
+
 /**
  * Earliest starts, and tails from there: of what is taken by all lags, of the rest by least durations
  * and waits alone, which cannot contradict each other.
  */
-function timesOf(model: Model, taken: Uint8Array) {
+export function timesOf(model: Model, taken: Uint8Array): Times {
   const n = model.activities.length
   const measure = (list: Requirement[], present: Uint8Array) => ({
     list,
@@ -85,45 +96,73 @@ function timesOf(model: Model, taken: Uint8Array) {
   const other = measure(least, everything)
   const own = measure(among(model, list, taken), taken)
   const best = own.at ? own : other
-  const from = (i: number) => (taken[i] ? best : other)
+  const mixed = (mine: ArrayLike<number>, others: ArrayLike<number>) =>
+    Float64Array.from(mine, (x, node) => (node === 2 * n || taken[node >> 1] ? x : others[node]!))
+  return timesIn(
+    best.list,
+    mixed(best.at ?? new Float64Array(2 * n + 1), other.at ?? new Float64Array(2 * n + 1)),
+    mixed(best.tail, other.tail),
+  )
+}
+
+/** The same from earliest instants of all nodes and tails, as in `lags.ts`. */
+export function timesIn(list: Requirement[], at: Float64Array, tail: Float64Array): Times {
+  const n = (at.length - 1) / 2
+  const into: Requirement[][] = Array.from({ length: 2 * n }, () => [])
+  for (const r of list) if (r.from !== 2 * n && r.to !== 2 * n) into[r.to]!.push(r)
   return {
-    list: best.list,
-    starts: Float64Array.from({ length: n }, (_, i) => from(i).at?.[2 * i] ?? 0),
-    tailOf: Float64Array.from({ length: n }, (_, i) => Math.max(0, from(i).tail[2 * i]!)),
+    into,
+    starts: Float64Array.from({ length: n }, (_, i) => at[2 * i]!),
+    tailOf: Float64Array.from({ length: n }, (_, i) => Math.max(0, tail[2 * i]!)),
+    afterOf: Float64Array.from({ length: n }, (_, i) => Math.max(0, tail[2 * i + 1]!)),
   }
 }
 
 /** When each step would begin for the bakes to be in time; the rest as late as its tail allows. */
-function aroundBakes(
-  model: Model,
-  list: Requirement[],
-  times: (number | undefined)[],
-  tailOf: Float64Array,
-): Float64Array {
-  const n = model.activities.length
-  const length = times.reduce<number>((most, t, i) => Math.max(most, (t ?? 0) + tailOf[i]!), 0)
-  const keys = Float64Array.from({ length: n }, (_, i) => length - tailOf[i]!)
-  const into: Requirement[][] = Array.from({ length: 2 * n }, () => [])
-  for (const r of list) if (r.from !== 2 * n) into[r.to]!.push(r)
-  const before = new Float64Array(2 * n)
-  times.forEach((time, i) => {
-    if (time === undefined) return
-    before.fill(-Infinity)
-    before[2 * i] = 0
-    const queue = [2 * i]
-    // Each node once for every longer path to it; lags that contradict would go round for ever.
-    for (let head = 0; head < queue.length && head < 64 * n; head++) {
-      const node = queue[head]!
-      for (const r of into[node]!)
-        if (before[node]! + r.weight > before[r.from]!) {
-          before[r.from] = before[node]! + r.weight
-          queue.push(r.from)
-        }
-    }
-    for (let j = 0; j < n; j++)
-      if (before[2 * j]! > -Infinity) keys[j] = Math.min(keys[j]!, time - before[2 * j]!)
-  })
+function aroundBakes({ into, tailOf }: Times, bakes: (number | undefined)[]): Float64Array {
+  const keys = new Float64Array(tailOf.length)
+  const timed = [...bakes.keys()].filter((i) => bakes[i] !== undefined)
+  keysAround(
+    keys,
+    tailOf,
+    timed.map((i) => ({ tail: tailOf[i]!, before: pathsTo(2 * i, into) })),
+    timed.map((i) => bakes[i]!),
+  )
   return keys
+}
+
+/** Longest path from each node to this one, by which it comes at least so much later. */
+export function pathsTo(node: number, into: Requirement[][]): Float64Array {
+  const before = new Float64Array(into.length).fill(-Infinity)
+  before[node] = 0
+  const queue = [node]
+  // Each node once for every longer path to it; lags that contradict would go round for ever.
+  for (let head = 0; head < queue.length && head < 32 * into.length; head++) {
+    const at = queue[head]!
+    for (const r of into[at]!)
+      if (before[at]! + r.weight > before[r.from]!) {
+        before[r.from] = before[at]! + r.weight
+        queue.push(r.from)
+      }
+  }
+  return before
+}
+
+/**
+ * Each step's priority where some begin at given times: as late as these allow, or else its tail;
+ * `tail` goes from there to the end, `before` is of `pathsTo`.
+ */
+export function keysAround(
+  keys: Float64Array,
+  tailOf: Float64Array,
+  timed: readonly { tail: number; before: Float64Array }[],
+  times: ArrayLike<number>,
+): void {
+  const length = timed.reduce((most, { tail }, k) => Math.max(most, times[k]! + tail), 0)
+  for (let i = 0; i < keys.length; i++) keys[i] = length - tailOf[i]!
+  timed.forEach(({ before }, k) => {
+    for (let i = 0; i < keys.length; i++) keys[i] = Math.min(keys[i]!, times[k]! - before[2 * i]!)
+  })
 }
 
 /** Dishes by their longest tail, the longest first. */

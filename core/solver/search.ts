@@ -353,7 +353,7 @@ export class Search {
     const body = plain ? undefined : planBody(this.model, schedule)
     const values = body ? this.valuesOf(body) : valuesOfSchedule(this.model, schedule)
     const energy = LATE * late + weighted(values)
-    if (constructing && energy < annealing.energy) construction.succeeded(candidate)
+    if (constructing) construction.tell(energy, candidate, energy < annealing.energy)
     if (leaving || annealing.accepts(energy, constructing, this.iterations))
       annealing.accept(energy, schedule)
     if (late > 0 || (this.best && compareObjectives(values, this.best.values) >= 0)) return false

@@ -1,0 +1,178 @@
+import { BakeSequence } from './bakeSequence'
+import type { Genes } from './genes'
+import { markPresent, type Model } from './model'
+import { dishOf } from './moves'
+import { below, type Random } from './random'
+import { timesOf } from './rules'
+
+/** Orders that the search begins from, each improved by so many changes a bake as if ovens were all. */
+const BEGINNINGS = 10
+const CHANGES = 30
+/** How many of the best of these are put together, in the first of the ways. */
+const BEST = 5
+const FIRST_WAYS = 4
+/** How likely a change is one of priorities rather than of the order; and by how many seconds at most. */
+const SAME_ORDER = 0.5
+const FURTHEST = 1200
+/** How likely a change is put together in any way rather than in the one that did best so far. */
+const ANY_WAY = 0.3
+/** Changes in a row that cannot lead to anything better before it is given up. */
+const PATIENCE = 200
+
+/** How a schedule is put together around an order, see `Genes`; `timed`: no bake before its turn. */
+interface Way {
+  urgency: number
+  spare: boolean
+  timed: boolean
+}
+const way = (urgency: number, spare: boolean, timed: boolean): Way => ({ urgency, spare, timed })
+const WAYS = [
+  way(600, true, true),
+  way(600, true, false),
+  way(600, false, true),
+  way(1200, true, true),
+  way(600, false, false),
+  ...[1200, 2400, 300].flatMap((urgency) => [
+    ...(urgency === 1200 ? [] : [way(urgency, true, true)]),
+    way(urgency, true, false),
+    way(urgency, false, true),
+    way(urgency, false, false),
+  ]),
+]
+
+/** An order of bakes, and what is added to the priorities that follow from it. */
+interface Attempt {
+  order: number[]
+  extra: Float64Array
+  way: number
+}
+
+/**
+ * Schedules around orders of the bakes: first the orders that are best as if ovens were all there
+ * is, then changes of whichever did best, as long as they could be better by that.
+ */
+export class BakeSearch {
+  private readonly sequence: BakeSequence
+  private readonly first: Attempt[] = []
+  private readonly success = WAYS.map(() => 0)
+  private readonly none: Float64Array
+  private tried: Attempt | undefined
+  private best: Attempt | undefined
+  /** How long the session is at least in the order that is best as if ovens were all. */
+  readonly least: number = 0
+  /** Of the best of these so far. */
+  energy = Infinity
+
+  constructor(
+    private readonly model: Model,
+    private readonly random: Random,
+    /** Option taken of each choice. */
+    readonly option: Int32Array,
+  ) {
+    const taken = new Uint8Array(model.activities.length)
+    markPresent(model, option, taken)
+    this.sequence = new BakeSequence(model, (a) => taken[a.index] === 1, timesOf(model, taken))
+    this.none = new Float64Array(model.activities.length)
+    if (this.sequence.bakes.length < 2) return
+    const orders = goodOrders(this.sequence, random)
+    this.least = this.sequence.lengthOf(orders[0]!)
+    for (const order of orders.slice(0, BEST))
+      for (let k = 0; k < FIRST_WAYS; k++) this.first.push({ order, extra: this.none, way: k })
+    this.first.reverse()
+  }
+
+  /** Sets what the next schedule is put together from; false where nothing better can be expected. */
+  next(genes: Genes): boolean {
+    const attempt = this.first.pop() ?? this.change()
+    if (!attempt) return false
+    const { sequence } = this
+    sequence.lengthOf(attempt.order)
+    sequence.priorities(genes.priority)
+    for (let i = 0; i < genes.priority.length; i++) genes.priority[i]! += attempt.extra[i]!
+    const { urgency, spare, timed } = WAYS[attempt.way]!
+    genes.urgency = urgency
+    genes.spare = spare
+    genes.option.set(this.option)
+    if (timed)
+      sequence.bakes.forEach(({ activity }, b) => (genes.floor[2 * activity] = sequence.times[b]!))
+    this.tried = attempt
+    return true
+  }
+
+  /** How good the schedule became that was put together last, if it was one of these: less is better. */
+  tell(energy: number): void {
+    const { tried } = this
+    this.tried = undefined
+    if (!tried || energy > this.energy) return
+    if (energy < this.energy && this.best) this.success[tried.way]!++
+    this.best = tried
+    this.energy = energy
+  }
+
+  /** What is at least as long as if ovens were all is no better, where it is about length. */
+  private get limit(): number {
+    return this.model.problem.objective[0] === 'makespan' ? this.energy : Infinity
+  }
+
+  private change(): Attempt | undefined {
+    const { best, random, success } = this
+    if (!best) return undefined
+    const way =
+      random() < ANY_WAY ? below(random, WAYS.length) : success.indexOf(Math.max(...success))
+    if (random() < SAME_ORDER) return { order: best.order, extra: this.nudged(best.extra), way }
+    for (let k = 0; k < PATIENCE; k++) {
+      let order = changed(best.order, random)
+      if (random() < 0.3) order = changed(order, random)
+      if (this.sequence.lengthOf(order) < this.limit) return { order, extra: best.extra, way }
+    }
+    return { order: best.order, extra: this.nudged(best.extra), way }
+  }
+
+  /** Some steps or dishes earlier or later than the order says. */
+  private nudged(extra: Float64Array): Float64Array {
+    const { model, random } = this
+    const out = extra.slice()
+    const most = FURTHEST * random()
+    for (let k = 1 + below(random, 3); k > 0; k--) {
+      const by = (2 * random() - 1) * most
+      const i = below(random, out.length)
+      for (const j of random() < 0.5 ? dishOf(model, i) : [i]) out[j]! += by
+    }
+    return out
+  }
+}
+
+/** Two bakes change places, or one moves. */
+function changed(order: readonly number[], random: Random): number[] {
+  const out = order.slice()
+  const i = below(random, out.length)
+  const j = below(random, out.length)
+  if (random() < 0.5) {
+    out[i] = order[j]!
+    out[j] = order[i]!
+  } else {
+    out.splice(i, 1)
+    out.splice(j, 0, order[i]!)
+  }
+  return out
+}
+
+/** Different orders, each about the best of its neighbourhood as if ovens were all, the best one first. */
+export function goodOrders(sequence: BakeSequence, random: Random): number[][] {
+  const size = sequence.bakes.length
+  const found = new Map<string, { order: number[]; length: number }>()
+  for (let k = 0; k < BEGINNINGS; k++) {
+    const keys = Float64Array.from({ length: size }, () => random())
+    let order = Array.from(keys.keys()).sort((a, b) => keys[a]! - keys[b]!)
+    let length = sequence.lengthOf(order)
+    for (let c = 0; c < CHANGES * size; c++) {
+      const other = changed(order, random)
+      const then = sequence.lengthOf(other)
+      if (then > length) continue
+      order = other
+      length = then
+    }
+    found.set(order.join(), { order, length })
+  }
+  return [...found.values()].sort((a, b) => a.length - b.length).map(({ order }) => order)
+}
