@@ -154,21 +154,37 @@ function checkHygiene(cook: Cook, list: Touch[], { problem, report }: Context): 
     ...absences(cook.unavailable),
   ].sort((a, b) => a[0] - b[0])
   const phases = list.filter((t) => t.hygiene !== undefined)
-  for (const first of phases)
+  for (const first of phases) {
+    const wanted = problem.hygiene[first.hygiene!]
+    if (!wanted) continue
+    // When hands could have been washed for each class, found once for all that comes after.
+    const ready = new Map<number, number>()
     for (const second of phases) {
-      if (first === second || first.to > second.from || (first.fact && second.fact)) continue
-      const seconds = problem.hygiene[first.hygiene!]?.[second.hygiene!] ?? 0
-      if (seconds === 0) continue
+      const seconds = wanted[second.hygiene!] ?? 0
+      if (seconds === 0 || second.from < first.to || first === second) continue
+      let clean = ready.get(seconds)
+      if (clean === undefined) ready.set(seconds, (clean = freeFor(busy, first.to, seconds)))
+      if (second.from >= clean || (first.fact && second.fact)) continue
       const free = longestFree(busy, first.to, second.from)
-      if (free < seconds)
-        report({
-          rule: 5,
-          subject: second.who,
-          from: first.to,
-          to: second.from,
-          message: `comes after "${first.who}" in the hands of "${cook.id}", who has ${free} s at a stretch to wash them, ${seconds} s needed`,
-        })
+      report({
+        rule: 5,
+        subject: second.who,
+        from: first.to,
+        to: second.from,
+        message: `comes after "${first.who}" in the hands of "${cook.id}", who has ${free} s at a stretch to wash them, ${seconds} s needed`,
+      })
     }
+  }
+}
+
+/** The end of the first free stretch of so many seconds from an instant on. */
+function freeFor(busy: (readonly [number, number])[], from: number, seconds: number): number {
+  let at = from
+  for (const [a, b] of busy) {
+    if (a - at >= seconds) break
+    if (b > at) at = b
+  }
+  return at + seconds
 }
 
 function longestFree(busy: (readonly [number, number])[], from: number, to: number): number {
