@@ -36,7 +36,7 @@ const POLISH_LESSON = 20
 /** Decodes without a plan after which it is seen whether there can be one. */
 const FIRST = 3
 /** Schedules that are put together before learning helps to go on with what has begun. */
-const STUCK = 16
+const STUCK = 8
 /**
  * Up to so many steps learning begins after SOON decodes; otherwise after the priority rules and so
  * many more decodes, or attempts to place something. (Twelve sessions of 9 dishes at 1 s: 7.6 %
@@ -211,7 +211,7 @@ export class Search {
     const { length } = this.construction
     const small = activities.length <= SMALL
     const built = stuck ? Math.min(length, STUCK) : length
-    const first = stuck ? built + 5 : small ? SOON : built + WARM_UP
+    const first = stuck ? built : small ? SOON : built + WARM_UP
     const warm =
       this.iterations > first || (this.iterations > built && this.schedule.work > WARM_UP_WORK)
     const open = activities.filter((a) => !isOver(a)).length
