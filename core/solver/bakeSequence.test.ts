@@ -9,13 +9,11 @@ import { BakeSearch, goodOrders } from './bakeSearch'
 import { BakeSequence } from './bakeSequence'
 import { lowerBound } from './bound'
 import { buildModel } from './buildModel'
-import { planBody } from './emit'
 import { firstTrials } from './firstTrials'
 import { emptyGenes } from './genes'
-import type { Model } from './model'
 import { below, seeded } from './random'
-import { priorityRules, timesOf } from './rules'
-import { Schedule } from './schedule'
+import { timesOf } from './rules'
+import { shortest } from './shortest.fixture'
 import { solve } from './solve'
 
 const hot = (seconds: number, low: number, more: Partial<Bake> = {}): Bake => ({
@@ -177,21 +175,6 @@ describe('the least length', () => {
   })
 })
 
-/** Seconds of the shortest schedule that the first so many rules lead to. */
-function byRules(model: Model, count: number): number {
-  const schedule = new Schedule(model)
-  const genes = emptyGenes(model)
-  const rules = priorityRules(model, genes.option)
-  return firstTrials(model.activities.length, false)
-    .slice(0, count)
-    .reduce((least, { rule, urgency, spare }) => {
-      genes.priority.set(rules.get(rule)!(seeded(1)))
-      genes.urgency = urgency
-      genes.spare = spare
-      return schedule.decode(genes) ? Math.min(least, planBody(model, schedule).makespan) : least
-    }, Infinity)
-}
-
 describe('orders of the bakes', () => {
   it('lead nearer to the least length than as many rules, where ovens hold a session up', () => {
     let better = 0
@@ -200,7 +183,8 @@ describe('orders of the bakes', () => {
       const model = buildModel(problem)
       const around = solve(problem, { iterations: 14, seed })
       expect(checkPlan(problem, around)).toEqual([])
-      const rules = byRules(model, 14)
+      const trials = firstTrials(model.activities.length, false).slice(0, 14)
+      const rules = shortest(model, emptyGenes(model).option, trials)
       if (around.makespan < rules) better++
     }
     expect(better).toBeGreaterThan(3)

@@ -3,13 +3,12 @@ import { everyFeature } from '../../bench/everyFeature'
 import { homeSession } from '../../bench/sessions'
 import { buildModel } from './buildModel'
 import { Construction } from './construction'
-import { planBody } from './emit'
-import { firstTrials, type Trial } from './firstTrials'
+import { firstTrials } from './firstTrials'
 import { emptyGenes } from './genes'
 import { NEVER, type Model } from './model'
 import { seeded } from './random'
 import { priorityRules } from './rules'
-import { Schedule } from './schedule'
+import { shortest } from './shortest.fixture'
 
 const SIZES = [20, 80, 81, 160, 161, 300]
 
@@ -30,20 +29,6 @@ function usualOptions(model: Model): Int32Array {
   const genes = emptyGenes(model)
   new Construction(model, seeded(1)).next(0, genes, genes)
   return genes.option
-}
-
-/** Seconds of the shortest schedule that some ways lead to. */
-function shortest(model: Model, options: Int32Array, trials: Trial[]): number {
-  const schedule = new Schedule(model)
-  const genes = emptyGenes(model)
-  const rules = priorityRules(model, options)
-  genes.option.set(options)
-  return trials.reduce((least, { rule, urgency, spare }) => {
-    genes.priority.set(rules.get(rule)!(seeded(1)))
-    genes.urgency = urgency
-    genes.spare = spare
-    return schedule.decode(genes) ? Math.min(least, planBody(model, schedule).makespan) : least
-  }, Infinity)
 }
 
 it('is better after four ways than every rule in the same way, on most sessions', () => {
