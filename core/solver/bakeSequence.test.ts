@@ -66,6 +66,7 @@ describe('a sequence of bakes', () => {
     // 180 degrees of two seconds each, and 30 between 200 and 170.
     expect(sequence.lengthOf([0, 1])).toBe(360 + 600 + 60 + 500)
     expect([...sequence.times]).toEqual([360, 1020])
+    expect(leastIn(sequence, [0, 1])).toBe(360 + 600 + 60 + 500)
     // It begins as soon as there are 160 degrees, so 40 are left.
     expect(sequence.lengthOf([1, 0])).toBe(280 + 500 + 80 + 600)
   })

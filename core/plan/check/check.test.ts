@@ -324,6 +324,25 @@ describe('checkPlan', () => {
     expect(rulesBroken(problem, plan)).toContain(rule)
   })
 
+  it('wants hands free for as long as washing takes, to the second and at a stretch', () => {
+    const broken = (seconds: number, chore: [number, number]) => {
+      const plan = goodPlan()
+      plan.chores[0]!.from = chore[0]
+      plan.chores[0]!.to = chore[1]
+      return rulesBroken(
+        kitchen((p) => void (p.hygiene = { raw: { ready: seconds } })),
+        plan,
+      )
+    }
+    // Frying ends at 60 and toasting begins at 130.
+    expect(broken(40, [60, 90])).toEqual([])
+    expect(broken(41, [60, 90])).toEqual([5])
+    expect(broken(20, [80, 110])).toEqual([])
+    expect(broken(21, [80, 110])).toEqual([5])
+    expect(broken(40, [100, 130])).toEqual([])
+    expect(broken(41, [100, 130])).toEqual([5])
+  })
+
   it('lets the same contents follow each other unwashed, and honours `between`', () => {
     const plan = goodPlan()
     plan.chores = []
