@@ -1,14 +1,12 @@
+import { changed, goodOrders } from './bakeOrders'
 import { BakeSequence } from './bakeSequence'
 import type { Genes } from './genes'
 import { markPresent, type Model } from './model'
 import { dishOf } from './moves'
 import { below, type Random } from './random'
-import { timesOf } from './rules'
+import { timesOf } from './times'
 
-/** Orders that the search begins from, each improved by so many changes a bake as if ovens were all. */
-const BEGINNINGS = 10
-const CHANGES = 30
-/** How many of the best of these are put together, in the first of the ways. */
+/** How many good orders are put together, in the first of the ways. */
 const BEST = 5
 const FIRST_WAYS = 4
 /** How likely a change is one of priorities rather than of the order; and by how many seconds at most. */
@@ -32,12 +30,17 @@ const WAYS = [
   way(600, false, true),
   way(1200, true, true),
   way(600, false, false),
-  ...[1200, 2400, 300].flatMap((urgency) => [
-    ...(urgency === 1200 ? [] : [way(urgency, true, true)]),
-    way(urgency, true, false),
-    way(urgency, false, true),
-    way(urgency, false, false),
-  ]),
+  way(1200, true, false),
+  way(1200, false, true),
+  way(1200, false, false),
+  way(2400, true, true),
+  way(2400, true, false),
+  way(2400, false, true),
+  way(2400, false, false),
+  way(300, true, true),
+  way(300, true, false),
+  way(300, false, true),
+  way(300, false, false),
 ]
 
 /** An order of bakes, and what is added to the priorities that follow from it. */
@@ -140,39 +143,4 @@ export class BakeSearch {
     }
     return out
   }
-}
-
-/** Two bakes change places, or one moves. */
-function changed(order: readonly number[], random: Random): number[] {
-  const out = order.slice()
-  const i = below(random, out.length)
-  const j = below(random, out.length)
-  if (random() < 0.5) {
-    out[i] = order[j]!
-    out[j] = order[i]!
-  } else {
-    out.splice(i, 1)
-    out.splice(j, 0, order[i]!)
-  }
-  return out
-}
-
-/** Different orders, each about the best of its neighbourhood as if ovens were all, the best one first. */
-export function goodOrders(sequence: BakeSequence, random: Random): number[][] {
-  const size = sequence.bakes.length
-  const found = new Map<string, { order: number[]; length: number }>()
-  for (let k = 0; k < BEGINNINGS; k++) {
-    const keys = Float64Array.from({ length: size }, () => random())
-    let order = Array.from(keys.keys()).sort((a, b) => keys[a]! - keys[b]!)
-    let length = sequence.lengthOf(order)
-    for (let c = 0; c < CHANGES * size; c++) {
-      const other = changed(order, random)
-      const then = sequence.lengthOf(other)
-      if (then > length) continue
-      order = other
-      length = then
-    }
-    found.set(order.join(), { order, length })
-  }
-  return [...found.values()].sort((a, b) => a.length - b.length).map(({ order }) => order)
 }

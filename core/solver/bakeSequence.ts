@@ -1,8 +1,9 @@
 import type { MActivity, Model, MStation } from './model'
-import { keysAround, pathsTo, type Times } from './rules'
+import type { Requirement } from './lags'
+import type { Times } from './times'
 
 /** One step that wants heat. It begins where a shared while before its first heat does. */
-interface Bake {
+export interface Bake {
   activity: number
   /** How many rooms of an oven it takes, and for how long. */
   rooms: number
@@ -263,15 +264,37 @@ export class BakeSequence {
     heat.to = from + bake.heat
   }
 
-  /** When each step would begin for the bakes to be in time, as the latest sequence has them. */
-  priorities(keys: Float64Array): void {
-    keysAround(
-      keys,
-      this.when.tailOf,
-      this.bakes.map(({ activity, before }) => ({ tail: this.when.tailOf[activity]!, before })),
-      this.times,
-    )
+  /**
+   * Each step's priority, set and returned: when it would begin for the bakes to be in time, as the latest
+   * sequence has them; the rest as late as its tail allows.
+   */
+  priorities(keys: Float64Array): Float64Array {
+    const { bakes, times } = this
+    const { tailOf } = this.when
+    const length = bakes.reduce((most, b, k) => Math.max(most, times[k]! + tailOf[b.activity]!), 0)
+    for (let i = 0; i < keys.length; i++) keys[i] = length - tailOf[i]!
+    bakes.forEach(({ before }, k) => {
+      for (let i = 0; i < keys.length; i++) keys[i] = Math.min(keys[i]!, times[k]! - before[2 * i]!)
+    })
+    return keys
   }
+}
+
+/** Longest path from each node to this one, by which it comes at least so much later. */
+function pathsTo(node: number, into: Requirement[][]): Float64Array {
+  const before = new Float64Array(into.length).fill(-Infinity)
+  before[node] = 0
+  const queue = [node]
+  // Each node once for every longer path to it; lags that contradict would go round for ever.
+  for (let head = 0; head < queue.length && head < 32 * into.length; head++) {
+    const at = queue[head]!
+    for (const r of into[at]!)
+      if (before[at]! + r.weight > before[r.from]!) {
+        before[r.from] = before[at]! + r.weight
+        queue.push(r.from)
+      }
+  }
+  return before
 }
 
 const joins = (bake: Bake, heat: Heat) =>
