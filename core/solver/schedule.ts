@@ -24,6 +24,8 @@ const MIDDLE = 80
  * plan after 100 ms at eight without going first, at five with once, two with twice, none with four.)
  */
 const FIRST = 8
+/** How often it goes first before what is under way is asked to let it pass. */
+const PASS_BY = 3
 
 export interface PlacedPhase {
   from: number
@@ -187,18 +189,55 @@ export class Schedule {
     const cause = this.putOffFor[next]!
     if (cause >= 0) {
       // It was put off for the sake of something that was late: that has to go first, and it does not.
-      if (this.wentFirst[cause]!++ === FIRST && !this.drawOut(next)) return this.otherTurn()
       this.putOffFor.fill(-1)
       this.minStart.fill(0)
+      if (this.drawOut(next)) return this.begin(this.genes)
+      if (this.wentFirst[cause]!++ === FIRST) return this.otherTurn()
     } else if (this.model.activities[culprit]?.fact?.end === null && !this.mayGoFirst(next)) {
       // It has begun and cannot be moved, but it may go on a little longer.
       this.minEnd[culprit] = this.end[culprit]! + Math.max(1, this.placement.lateBy)
       return this.begin(this.genes)
-    } else if (!stack.length || this.wentFirst[next]!++ === FIRST) return this.otherTurn()
+    } else if (this.wentFirst[next]!++ === FIRST) return this.otherTurn()
+    else if (!stack.length || this.wentFirst[next]! > PASS_BY) {
+      // It goes first already, or that has been in vain.
+      if (this.letPass(next)) return this.begin(this.genes)
+      if (!stack.length) return this.otherTurn()
+    }
     const first = cause >= 0 ? cause : next
     agenda.urgent[first] = 1
     agenda.want(first)
     if (stack.length) this.takeBack(stack[0]!.activity)
+    return true
+  }
+
+  /**
+   * Has what is under way, and next wants hands that this needs by its latest start, go on for longer,
+   * so that they are wanted after it; whatever has to go on least.
+   */
+  private letPass(next: number): boolean {
+    const { model, windows, minEnd } = this
+    const first = model.activities[next]!.modes[0]!.phases[0]!
+    if (!first.hands) return false
+    const earliest = windows.lo[2 * next]!
+    const free = windows.hi[2 * next]! + first.min
+    let who = -1
+    let least = NEVER
+    for (const a of model.activities) {
+      if (!a.fact || isOver(a) || !this.present[a.index]) continue
+      const last = this.end[a.index]!
+      const { phases } = a.modes[0]!
+      for (let k = a.fact.phases.length; k < phases.length; k++) {
+        const { from, to, cook } = this.phases[a.index]![k]!
+        if (!phases[k]!.hands || !first.cooks.includes(cook)) continue
+        const by = free - from
+        if (by <= 0 || to <= earliest || by >= least) continue
+        if (last + by - a.fact.start > a.max || last + by <= minEnd[a.index]!) continue
+        who = a.index
+        least = by
+      }
+    }
+    if (who < 0) return false
+    minEnd[who] = this.end[who]! + least
     return true
   }
 

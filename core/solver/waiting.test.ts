@@ -139,3 +139,46 @@ it('under way, draws out what can neither be put off nor be followed at once', (
   expect(times.get('pie')).toEqual([200, 230])
   expect(times.get('build')![1]).toBeGreaterThanOrEqual(150)
 })
+
+it('under way, has what is nearly done wait with its last hands for what cannot be put off', () => {
+  const problem = problemOf({
+    stations: [{ id: 'press', kind: 'press', unavailable: [[0, 150]] }],
+    activities: [
+      step('brown', [hands(90)]),
+      step('boil', [{ seconds: [90, 300] }, hands(60)]),
+      step('press', [hands(40)], [{ kind: 'press' }]),
+    ],
+    // The press is there from 150 on, and by then it must begin; the boil could be drained from 140.
+    relations: [after('brown', 'press', 60)],
+    progress: {
+      now: 100,
+      choices: {},
+      activities: [
+        {
+          id: 'brown',
+          mode: 'm',
+          start: 0,
+          end: 90,
+          stations: [],
+          phases: [{ from: 0, to: 90, cook: 'ana' }],
+        },
+        {
+          id: 'boil',
+          mode: 'm',
+          start: 50,
+          end: null,
+          stations: [],
+          phases: [{ from: 50, to: null }],
+        },
+      ],
+      holds: [],
+      chores: [],
+      heats: [],
+    },
+  })
+  const plan = solve(problem, { iterations: 1 })
+  expect(checkPlan(problem, plan).map(breachText)).toEqual([])
+  const times = new Map(plan.activities.map((a) => [a.id, [a.start, a.end]]))
+  expect(times.get('press')).toEqual([150, 190])
+  expect(times.get('boil')).toEqual([50, 250])
+})
