@@ -73,6 +73,8 @@ export class Construction {
   private best: Best | undefined
   private energy = Infinity
   private bakes: BakeSearch | undefined
+  /** Whether the latest schedule is around an order of the bakes. */
+  private around = false
   /** What rules and options have been tried with, so that none is put together twice. */
   private readonly known = new Set<string>()
   private readonly span: number
@@ -136,6 +138,7 @@ export class Construction {
   next(k: number, candidate: Genes, current: Genes): boolean {
     forget(candidate)
     candidate.mode.fill(-1)
+    this.around = false
     let j = k
     const stage = this.stages.find(({ count }) => {
       if (j < count) return true
@@ -194,7 +197,8 @@ export class Construction {
     // Where something else than the ovens holds the session up, other ways do better.
     const { energy, least } = this.bakes
     if (energy < Infinity && energy > this.energy && least < BAKED * this.energy) return false
-    return this.bakes.next(candidate)
+    this.around = this.bakes.next(candidate)
+    return this.around
   }
 
   private isNew(candidate: Genes): boolean {
@@ -276,7 +280,7 @@ export class Construction {
 
   /** How the latest of them came out, and whether that is the best so far. */
   tell(energy: number, candidate: Genes, isBest: boolean): void {
-    this.bakes?.tell(energy)
+    if (this.around) this.bakes?.tell(energy)
     if (!isBest) return
     this.energy = energy
     this.best = {
