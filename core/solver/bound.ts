@@ -3,10 +3,11 @@ import { goodOrders } from './bakeOrders'
 import { BakeSequence } from './bakeSequence'
 import { seeded } from './random'
 import { timesIn } from './times'
-import { earliest, requirements, tails, type Requirement } from './lags'
-import { NEVER, type MActivity, type MMode, type Model } from './model'
+import { HandsBound } from './handsBound'
+import { NEVER, type MActivity, type Model } from './model'
 import { ovenLoad } from './ovenLoad'
-import { washWork } from './washBound'
+import { leastOf, packed, type Work } from './packed'
+import { presentIn, sceneOf, type Scene } from './scene'
 
 /** A makespan that no plan can beat, and what holds it up. */
 export interface Bound {
@@ -16,30 +17,16 @@ export interface Bound {
   because: string[]
 }
 
-/** Work that must be done by one of a group: how much, not before `head`, `tail` to go after. */
-interface Work {
-  seconds: number
-  head: number
-  tail: number
-}
-
-interface Scene {
-  present: Uint8Array
-  list: Requirement[]
-  at: Float64Array
-  tail: Float64Array
-}
-
 /**
  * The best of: the longest chain of lags and least durations; the hands work of every group of
  * cooks between heads and tails; the time every group of stations is taken; what can bake together
  * in every group of ovens, and the changes of temperature between. Undefined where the lags contradict each other.
  */
 export function lowerBound(model: Model): Bound | undefined {
-  const base = scene(model, -1, -1)
+  const base = sceneOf(model, -1, -1)
   if (!base) return undefined
   const branches = model.choices.map((c, k) =>
-    c.options.flatMap((o, j) => (o.possible ? [scene(model, k, j)] : [])).filter((s) => !!s),
+    c.options.flatMap((o, j) => (o.possible ? [sceneOf(model, k, j)] : [])).filter((s) => !!s),
   )
   if (branches.some((b) => !b.length)) return undefined
   let best: Bound = { value: 0, kind: 'nothing', because: [] }
@@ -52,23 +39,17 @@ export function lowerBound(model: Model): Bound | undefined {
     offer(chains.reduce((least, c) => (c.value < least.value ? c : least)))
   }
   const workOf = (measure: (activity: MActivity, s: Scene) => Work[]): Work[] => [
-    ...present(model, base).flatMap((a) => measure(a, base)),
+    ...presentIn(model, base).flatMap((a) => measure(a, base)),
     ...branches.flatMap((options, k) => {
-      const members = (s: Scene) => present(model, s).filter((a) => a.choice === k)
+      const members = (s: Scene) => presentIn(model, s).filter((a) => a.choice === k)
       return leastOf(options.map((s) => members(s).flatMap((a) => measure(a, s))))
     }),
   ]
   const groups = stationGroups(model)
-  const washing = washWork(model, groups, (i) =>
-    base.present[i] && !model.activities[i]!.aside ? Math.max(0, base.tail[2 * i]!) : undefined,
-  )
+  const hands = new HandsBound(model, base, branches, groups)
   for (const group of cookGroups(model)) {
-    const work = [
-      ...workOf((a, s) => handsWork(a, s, group)),
-      ...washing.filter((w) => w.cooks.every((c) => group.includes(c))),
-    ]
-    const value = packed(work, (from, to) => handsFree(model, group, from, to))
-    offer({ value, kind: 'hands', because: group.map((c) => model.problem.cooks[c]!.id) })
+    const because = group.map((c) => model.problem.cooks[c]!.id)
+    offer({ value: hands.of(group), kind: 'hands', because })
   }
   for (const group of groups) {
     const size = group.reduce((sum, s) => sum + model.stations[s]!.capacity, 0)
@@ -96,7 +77,7 @@ export function lowerBound(model: Model): Bound | undefined {
 function bakeOrder(model: Model, s: Scene, known: number): Bound | undefined {
   // What has begun stands where an order of its own might not put it.
   if (model.facts) return undefined
-  const certain = new Set(present(model, s).filter((a) => a.modes.length === 1))
+  const certain = new Set(presentIn(model, s).filter((a) => a.modes.length === 1))
   const sequence = new BakeSequence(model, (a) => certain.has(a), timesIn(s.list, s.at, s.tail))
   if (sequence.bakes.length < 2) return undefined
   const upper = Math.ceil(sequence.lengthOf(goodOrders(sequence, seeded(1))[0]!))
@@ -109,28 +90,9 @@ function bakeOrder(model: Model, s: Scene, known: number): Bound | undefined {
   }
 }
 
-/** Everything outside choices, plus one option of one choice, with its earliest and tail times. */
-function scene(model: Model, choice: number, option: number): Scene | undefined {
-  const there = new Uint8Array(model.activities.length)
-  for (const a of model.activities)
-    there[a.index] =
-      a.choice < 0 ||
-      (a.choice === choice && model.choices[choice]!.options[option]!.members.has(a.index))
-        ? 1
-        : 0
-  const zero = 2 * model.activities.length
-  // Upper limits are left out: a bound must hold for the lags alone.
-  const list = requirements(model, there).filter((r) => r.to !== zero)
-  const at = earliest(model, list)
-  return at && { present: there, list, at, tail: tails(model, list, there) }
-}
-
-const present = (model: Model, s: Scene) =>
-  model.activities.filter((a) => s.present[a.index] && !a.aside && a.modes.length)
-
 function chain(model: Model, s: Scene): Bound {
   let node = -1
-  for (const a of present(model, s)) {
+  for (const a of presentIn(model, s)) {
     const end = 2 * a.index + 1
     if (node < 0 || s.at[end]! > s.at[node]!) node = end
   }
@@ -150,43 +112,6 @@ function chain(model: Model, s: Scene): Bound {
     node = before.from
   }
   return { value, kind: 'chain', because }
-}
-
-/** Of several lists of work, something that each of them is at least. */
-function leastOf(lists: Work[][]): Work[] {
-  if (lists.some((l) => !l.length)) return []
-  const seconds = Math.min(...lists.map((l) => l.reduce((sum, w) => sum + w.seconds, 0)))
-  const all = lists.flat()
-  return [
-    {
-      seconds,
-      head: Math.min(...all.map((w) => w.head)),
-      tail: Math.min(...all.map((w) => w.tail)),
-    },
-  ]
-}
-
-function handsWork(activity: MActivity, s: Scene, group: number[]): Work[] {
-  const perMode = activity.modes.map((mode) => phaseWork(activity, mode, s, group))
-  return activity.modes.length === 1 ? perMode[0]! : leastOf(perMode)
-}
-
-function phaseWork(activity: MActivity, mode: MMode, s: Scene, group: number[]): Work[] {
-  const node = 2 * activity.index
-  const out: Work[] = []
-  let before = 0
-  for (const [k, phase] of mode.phases.entries()) {
-    // Facts may stand where two things could not be planned: they bind nothing.
-    const begun = k < (activity.fact?.phases.length ?? 0)
-    if (!begun && phase.hands && phase.min > 0 && phase.cooks.every((c) => group.includes(c)))
-      out.push({
-        seconds: phase.min,
-        head: s.at[node]! + before,
-        tail: s.tail[node + 1]! + mode.min - before - phase.min,
-      })
-    before += phase.min
-  }
-  return out
 }
 
 function stationWork(activity: MActivity, s: Scene, group: Set<number>): Work[] {
@@ -231,45 +156,6 @@ function spanOf(s: Scene, from: number, to: number): number {
     if (!moved) break
   }
   return Math.max(0, at[2 * to + 1]!)
-}
-
-/**
- * The least end by which all the work fits, for every subset cut off by a head and a tail:
- * from the cut head to the end less the cut tail there must be room for it.
- */
-function packed(work: Work[], room: (from: number, to: number) => number): number {
-  let best = 0
-  const byTail = [...work].sort((a, b) => b.tail - a.tail)
-  for (const head of new Set(work.map((w) => w.head))) {
-    let seconds = 0
-    for (const w of byTail) {
-      if (w.head < head || w.tail <= -NEVER) continue
-      seconds += w.seconds
-      if (room(head, best - w.tail) >= seconds) continue
-      let low = best
-      let high = Math.max(best, head) + seconds + w.tail + 1
-      while (room(head, high - w.tail) < seconds) high = high * 2 + 60
-      while (low < high) {
-        const mid = (low + high) >> 1
-        if (room(head, mid - w.tail) >= seconds) high = mid
-        else low = mid + 1
-      }
-      best = low
-    }
-  }
-  return best
-}
-
-/** Seconds of hands that a group has in [from, to), absences taken off. */
-function handsFree(model: Model, group: number[], from: number, to: number): number {
-  let sum = 0
-  for (const c of group) {
-    if (to <= from) continue
-    sum += to - from
-    for (const [a, b] of model.cooks[c]!.away)
-      sum -= Math.max(0, Math.min(b, to) - Math.max(a, from))
-  }
-  return sum
 }
 
 /** All groups of up to five cooks; of more, only each alone and all together. */
