@@ -33,7 +33,7 @@ const words = computed(() => {
 </script>
 
 <template>
-  <div class="no-print">
+  <div class="progress no-print">
     <div v-if="planning.running" class="run" data-test="planning">
       <div class="words" role="status">
         {{ words }}
@@ -86,16 +86,36 @@ const words = computed(() => {
 </template>
 
 <style scoped>
+/* As high while planning as before and after it: nothing below moves. */
+.progress {
+  flex: 1;
+  display: grid;
+  align-content: center;
+  min-height: 54px;
+}
 .run {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: minmax(0, 1fr) auto;
   gap: 6px 16px;
   align-items: center;
-  margin-bottom: 12px;
 }
 .run .v-btn {
   grid-row: 1 / 3;
   grid-column: 2;
+}
+@media (max-width: 600px) {
+  .progress {
+    flex-basis: 100%;
+    min-height: 106px;
+  }
+  .run {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .run .v-btn {
+    grid-row: auto;
+    grid-column: 1;
+    justify-self: start;
+  }
 }
 .idle {
   display: flex;

@@ -56,7 +56,7 @@ const handwork = computed(() =>
           @change="change"
         />
         <PlanProgress
-          v-if="!plan || planning.running || planning.failure"
+          v-if="!plan"
           :can-plan="compiled !== undefined && !cooking"
           :refusal="refusal"
           @plan="planNow"
@@ -69,12 +69,7 @@ const handwork = computed(() =>
           :plan="plan"
           :followed="followed"
         >
-          <PlanProgress
-            v-if="!planning.running && !planning.failure"
-            :can-plan="!cooking"
-            :refusal="refusal"
-            @plan="planNow"
-          />
+          <PlanProgress :can-plan="!cooking" :refusal="refusal" @plan="planNow" />
         </TheWeave>
       </section>
     </div>

@@ -23,6 +23,30 @@ test('a first visit leads to a plan of the demo session', async ({ page }) => {
   expect(problems).toEqual([])
 })
 
+for (const width of [1280, 360])
+  test(`at ${width} pixels nothing on the board moves while a plan is worked out`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height: 800 })
+    await openPlanned(page)
+    await page.evaluate(() => {
+      const tops = new Set<number>()
+      Object.assign(window, { tops })
+      const look = () => {
+        const cloth = document.querySelector('[data-test=weave]')
+        if (cloth) tops.add(Math.round(cloth.getBoundingClientRect().top + scrollY))
+        requestAnimationFrame(look)
+      }
+      look()
+    })
+    await page.getByRole('button', { name: 'Look again' }).click()
+    await expect(page.getByTestId('planning')).toContainText('Best so far')
+    await stopPlanning(page)
+    await expect(page.getByRole('button', { name: 'Look again' })).toBeVisible()
+    const tops = await page.evaluate(() => [...(window as unknown as { tops: Set<number> }).tops])
+    expect(tops).toHaveLength(1)
+  })
+
 test('nothing is asked of any other host', async ({ page }) => {
   const foreign: string[] = []
   page.on('request', (request) => {
