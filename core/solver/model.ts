@@ -122,5 +122,14 @@ export function markPresent(model: Model, options: ArrayLike<number>, present: U
       choice < 0 || model.choices[choice]!.options[options[choice]!]!.members.has(index) ? 1 : 0
 }
 
+/** Marks on everything outside choices, and on what one option of one choice brings (-1: none). */
+export function presentWith({ activities, choices }: Model, choice: number, option: number) {
+  return Uint8Array.from(activities, (a) =>
+    a.choice < 0 || (a.choice === choice && choices[choice]!.options[option]!.members.has(a.index))
+      ? 1
+      : 0,
+  )
+}
+
 /** Pairs of contents as one number, so that the table is one flat lookup. */
 export const pairKey = (was: number, next: number) => was * 65536 + next

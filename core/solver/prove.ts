@@ -2,7 +2,7 @@ import { lowerBound, type Bound } from './bound'
 import { CookTime } from './cookTime'
 import { Journal } from './journal'
 import { among, conflict, earliest, requirements, type Requirement } from './lags'
-import { NEVER, type MActivity, type Model } from './model'
+import { NEVER, presentWith, type MActivity, type Model } from './model'
 
 export type Proof = { feasible: false; reasons: string[] } | { feasible: true; bound: Bound }
 
@@ -107,13 +107,7 @@ function clash(
   choice: number,
   option: number,
 ): string[] | undefined {
-  const present = new Uint8Array(model.activities.length)
-  for (const a of model.activities)
-    present[a.index] =
-      a.choice < 0 ||
-      (a.choice === choice && model.choices[choice]!.options[option]!.members.has(a.index))
-        ? 1
-        : 0
+  const present = presentWith(model, choice, option)
   const list = among(model, all, present)
   const at = earliest(model, list)
   if (!at) return conflict(model, list)

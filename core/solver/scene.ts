@@ -1,5 +1,5 @@
 import { earliest, requirements, tails, type Requirement } from './lags'
-import type { MActivity, Model } from './model'
+import { presentWith, type MActivity, type Model } from './model'
 
 /** What is surely there, given one option or none, with its earliest and tail times. */
 export interface Scene {
@@ -14,13 +14,7 @@ export interface Scene {
  * contradict each other.
  */
 export function sceneOf(model: Model, choice: number, option: number): Scene | undefined {
-  const there = new Uint8Array(model.activities.length)
-  for (const a of model.activities)
-    there[a.index] =
-      a.choice < 0 ||
-      (a.choice === choice && model.choices[choice]!.options[option]!.members.has(a.index))
-        ? 1
-        : 0
+  const there = presentWith(model, choice, option)
   const zero = 2 * model.activities.length
   // Upper limits are left out: a bound must hold for the lags alone.
   const list = requirements(model, there).filter((r) => r.to !== zero)

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { cookThese, freshKitchen, stopPlanning } from './support'
+import { cookThese, freshKitchen, stopPlanning, watchTop } from './support'
 
 const SOUP = `Carrot soup
 Serves 4
@@ -63,16 +63,7 @@ test('evenings are filled from what is cooked, and what will not keep is frozen'
 test('nothing moves under the hand while a plan is worked out, or when it is there', async ({
   page,
 }) => {
-  await page.addInitScript(() => {
-    const tops = new Set<number>()
-    Object.assign(window, { tops })
-    const look = () => {
-      const first = document.querySelector('[data-test^=evening-]')
-      if (first) tops.add(Math.round(first.getBoundingClientRect().top + scrollY))
-      requestAnimationFrame(look)
-    }
-    look()
-  })
+  const tops = await watchTop(page, '[data-test^=evening-]')
   await page.goto('/choose')
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await stopPlanning(page)
@@ -81,8 +72,7 @@ test('nothing moves under the hand while a plan is worked out, or when it is the
   await expect(page.getByTestId('planning')).toBeVisible()
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await stopPlanning(page)
-  const tops = await page.evaluate(() => [...(window as unknown as { tops: Set<number> }).tops])
-  expect(tops).toHaveLength(1)
+  expect(await tops()).toHaveLength(1)
 })
 
 test('more than any pot holds comes with what would help, and two goes are planned', async ({

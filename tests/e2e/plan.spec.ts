@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openPlanned, stopPlanning } from './support'
+import { openPlanned, stopPlanning, watchTop } from './support'
 
 test('a first visit leads to a plan of the demo session', async ({ page }) => {
   const problems: string[] = []
@@ -29,22 +29,12 @@ for (const width of [1280, 360])
   }) => {
     await page.setViewportSize({ width, height: 800 })
     await openPlanned(page)
-    await page.evaluate(() => {
-      const tops = new Set<number>()
-      Object.assign(window, { tops })
-      const look = () => {
-        const cloth = document.querySelector('[data-test=weave]')
-        if (cloth) tops.add(Math.round(cloth.getBoundingClientRect().top + scrollY))
-        requestAnimationFrame(look)
-      }
-      look()
-    })
+    const tops = await watchTop(page, '[data-test=weave]')
     await page.getByRole('button', { name: 'Look again' }).click()
     await expect(page.getByTestId('planning')).toContainText('Best so far')
     await stopPlanning(page)
     await expect(page.getByRole('button', { name: 'Look again' })).toBeVisible()
-    const tops = await page.evaluate(() => [...(window as unknown as { tops: Set<number> }).tops])
-    expect(tops).toHaveLength(1)
+    expect(await tops()).toHaveLength(1)
   })
 
 test('nothing is asked of any other host', async ({ page }) => {

@@ -69,3 +69,20 @@ export function stored<T>(page: Page, table: string): Promise<T[]> {
     table,
   )
 }
+
+/** Looks in every frame where the first of these stands on the page, from now on and after each reload. */
+export async function watchTop(page: Page, selector: string): Promise<() => Promise<number[]>> {
+  const watch = (css: string) => {
+    const tops = new Set<number>()
+    Object.assign(window, { tops })
+    const look = () => {
+      const first = document.querySelector(css)
+      if (first) tops.add(Math.round(first.getBoundingClientRect().top + scrollY))
+      requestAnimationFrame(look)
+    }
+    look()
+  }
+  await page.addInitScript(watch, selector)
+  await page.evaluate(watch, selector)
+  return () => page.evaluate(() => [...(window as unknown as { tops: Set<number> }).tops])
+}
