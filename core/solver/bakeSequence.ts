@@ -98,7 +98,8 @@ export class BakeSequence {
       const seconds = mode.min - shift
       return {
         activity: a.index,
-        rooms: Math.floor(mode.needs[heat.need]!.amount * parts + CLOSE),
+        // What may be over as it begins fits beside anything.
+        rooms: mode.min > 0 ? Math.floor(mode.needs[heat.need]!.amount * parts + CLOSE) : 0,
         seconds,
         shift,
         heat: phase.min,

@@ -67,6 +67,36 @@ describe('lowerBound', () => {
     ).toMatchObject({ value: 170, kind: 'station', because: ['hob'] })
   })
 
+  it('has what may last for no time at all wait for no room in an oven', () => {
+    const bake = (id: string, seconds: [number, number], release = 0) => ({
+      ...step(id, 0, {}, [{ kind: 'oven' }]),
+      release,
+      modes: [
+        {
+          id: 'm',
+          needs: [{ kind: 'oven' }],
+          phases: [
+            { seconds, heat: { need: 0, celsius: [180, 180] as [number, number], method: 'bake' } },
+          ],
+        },
+      ],
+    })
+    const oven = {
+      min: 50,
+      max: 250,
+      start: 180,
+      heatSecondsPerDegree: 1,
+      coolSecondsPerDegree: 1,
+      methods: ['bake'],
+    }
+    const bound = boundOf({
+      stations: [{ id: 'oven', kind: 'oven', oven }],
+      activities: [bake('roast', [600, 600]), bake('glance', [0, 60], 100), step('rest', 300)],
+      relations: [{ from: 'glance', to: 'rest', kind: 'FS' }],
+    })
+    expect(bound.value).toBe(600)
+  })
+
   it('takes the better of two options, and what both have in common', () => {
     expect(
       boundOf({
