@@ -1,8 +1,7 @@
 import type { MActivity, MMode, Model } from './model'
 import { leastOf, packed, type Work } from './packed'
 import { presentIn, type Scene } from './scene'
-import { washedContents, type WashedGroup } from './washedContents'
-import { washWork, type WashWork } from './washBound'
+import { disjoint, washedContents, type WashedGroup } from './washedContents'
 
 /** Into how many parts the price of a wash is cut, and how often each group's is set anew. */
 const PRICES = 8
@@ -16,7 +15,8 @@ interface Part {
 
 /** The hands work of a session that no plan gets round, for any group of its cooks. */
 export class HandsBound {
-  private readonly washing: WashWork[]
+  /** Groups of washed stations, those that are surely washed most and those that may be. */
+  private readonly washing: WashedGroup[]
   private readonly washed: WashedGroup[]
 
   constructor(
@@ -26,10 +26,9 @@ export class HandsBound {
     private readonly branches: Scene[][],
     groups: readonly (readonly number[])[],
   ) {
-    this.washing = washWork(model, groups, (i) =>
-      base.present[i] && !model.activities[i]!.aside ? Math.max(0, base.tail[2 * i]!) : undefined,
-    )
-    this.washed = washedContents(model, groups, base, branches)
+    const all = washedContents(model, groups, base, branches)
+    this.washing = disjoint(all, (g) => sumOf(surelyWashed(g)))
+    this.washed = disjoint(all, (g) => sumOf([g.surely, ...g.options.flat()].flat()) - g.spared)
   }
 
   /** A makespan, in seconds, before which these cooks cannot have done what only they may do. */
@@ -48,7 +47,7 @@ export class HandsBound {
       ...branches.flatMap((scenes, k) =>
         leastOf(scenes.map((s) => optionWork(model, s, k, cooks))),
       ),
-      ...washing.filter((w) => w.cooks.every((c) => cooks.includes(c))),
+      ...washing.filter((g) => g.cooks.every((c) => cooks.includes(c))).flatMap(surelyWashed),
     ]
   }
 
@@ -117,6 +116,19 @@ function pricesOf(choices: Part[][], surplus: number[]): number[] {
   }
   const [none, all] = [0, 1].map((p) => climbed(surplus.map(() => p)))
   return total(none!) > total(all!) ? none! : all!
+}
+
+/**
+ * Between d different contents on m stations there are at least d - m washes: all but the longest so many
+ * count, between the first instant and the least that may go on after one.
+ */
+function surelyWashed({ surely, stations }: WashedGroup): Work[] {
+  const counted = [...surely]
+    .sort((a, b) => a.seconds - b.seconds)
+    .slice(0, Math.max(0, surely.length - stations.length))
+  if (!counted.length) return []
+  const tail = Math.min(...surely.map((w) => w.tail))
+  return [{ seconds: sumOf(counted), head: surely[0]!.head, tail }]
 }
 
 const sumOf = (work: Work[]) => work.reduce((sum, w) => sum + w.seconds, 0)

@@ -7,6 +7,7 @@ import { presentIn, type Scene } from './scene'
  * option or none, a wash at its shortest. As many of them as there are stations may need none.
  */
 export interface WashedGroup {
+  stations: number[]
   cooks: number[]
   /** Seconds of the longest so many. */
   spared: number
@@ -28,35 +29,33 @@ interface Use {
   isIn: (s: Scene) => boolean
 }
 
-/**
- * The washing of groups of stations that have none in common, the most first, where choices decide what of
- * it there is. Nothing where the session has begun: what stands there then is washed as it may be.
- */
+/** The washing of groups of stations that are all washed, where choices decide what of it there is. */
 export function washedContents(
   model: Model,
   groups: readonly (readonly number[])[],
   base: Scene,
   branches: readonly (readonly Scene[])[],
 ): WashedGroup[] {
-  if (model.facts) return []
   const uses = usesOf(model)
-  const found = groups
-    .flatMap((stations) => {
-      const group = washedIn(model, uses, new Set(stations), base, branches)
-      return group ? [{ stations, group }] : []
-    })
-    .sort((a, b) => mostOf(b.group) - mostOf(a.group))
-  const taken = new Set<number>()
-  return found.flatMap(({ stations, group }) => {
-    if (stations.some((s) => taken.has(s))) return []
-    for (const s of stations) taken.add(s)
-    return [group]
-  })
+  return groups.flatMap(
+    (stations) => washedIn(model, uses, new Set(stations), base, branches) ?? [],
+  )
 }
 
-/** Seconds of all that it may come to. */
-const mostOf = ({ surely, options, spared }: WashedGroup) =>
-  [surely, ...options.flat()].flat().reduce((sum, w) => sum + w.seconds, -spared)
+/** Groups that have no station in common, those that count most first. */
+export function disjoint<T extends { stations: number[] }>(
+  groups: readonly T[],
+  weight: (group: T) => number,
+): T[] {
+  const taken = new Set<number>()
+  return [...groups]
+    .sort((a, b) => weight(b) - weight(a))
+    .filter(({ stations }) => {
+      if (stations.some((s) => taken.has(s))) return false
+      for (const s of stations) taken.add(s)
+      return true
+    })
+}
 
 function washedIn(
   model: Model,
@@ -73,7 +72,7 @@ function washedIn(
     if (!use.stations.every((s) => group.has(s))) continue
     byContents.set(use.key, [...(byContents.get(use.key) ?? []), use])
   }
-  const head = Math.min(...others.map((u) => u.least))
+  const head = model.facts ? model.facts.now : Math.min(...others.map((u) => u.least))
   const surely: Work[] = []
   const options = branches.map((scenes) => scenes.map((): Work[] => []))
   for (const [key, own] of byContents) {
@@ -98,6 +97,7 @@ function washedIn(
   if (all.length <= group.size) return undefined
   const longest = all.sort((a, b) => b - a).slice(0, group.size)
   return {
+    stations: [...group],
     cooks: [...new Set(stations.flatMap((s) => s.wash!.cooks))],
     spared: longest.reduce((sum, s) => sum + s, 0),
     surely,
@@ -143,7 +143,7 @@ function usesOf(model: Model): Use[] {
       key: need.contents < 0 ? name : String(need.contents),
       isIn,
     })
-  for (const a of model.activities)
+  for (const a of model.activities.filter((a) => !a.fact))
     for (const mode of a.modes)
       mode.needs.forEach((need, k) => {
         const always = a.modes.every((m) =>
@@ -155,12 +155,12 @@ function usesOf(model: Model): Use[] {
         )
         add(need, a, `${a.index}.${mode.index}.${k}`, (s) => always && there(s, a.index))
       })
-  for (const h of model.holds)
+  for (const h of model.holds.filter((h) => !h.fact))
     add(
       h.need,
       model.activities[h.from]!,
       `h${h.index}`,
-      (s) => h.to >= 0 && there(s, h.from) && there(s, h.to),
+      (s) => h.to >= 0 && !model.activities[h.from]!.fact && there(s, h.from) && there(s, h.to),
     )
   return uses
 }
