@@ -1,5 +1,5 @@
-import { among, earliest, requirements, type Requirement } from './lags'
 import type { Model } from './model'
+import { Windows } from './windows'
 
 /** The higher, the more only the longest counts. (2, 4, 8 and 16: little in it.) */
 const POWER = 8
@@ -21,10 +21,10 @@ interface Load {
 export function balancedOptions(model: Model, possible: number[][]): Int32Array {
   const always = model.activities.filter((a) => a.choice < 0).map((a) => a.index)
   const none = new Float64Array(model.stations.length + model.cooks.length)
-  const list = requirements(model, new Uint8Array(model.activities.length).fill(1))
+  const windows = new Windows(model)
   let load = loadWith(
     model,
-    list,
+    windows,
     { work: none, present: new Uint8Array(model.activities.length) },
     always,
   )
@@ -33,7 +33,7 @@ export function balancedOptions(model: Model, possible: number[][]): Int32Array 
     const { options: all } = model.choices[c]!
     let best: Load | undefined
     for (const option of options) {
-      const then = loadWith(model, list, load, all[option]!.members)
+      const then = loadWith(model, windows, load, all[option]!.members)
       if (best && then.strain >= best.strain) continue
       best = then
       taken[c] = option
@@ -45,7 +45,7 @@ export function balancedOptions(model: Model, possible: number[][]): Int32Array 
 
 function loadWith(
   model: Model,
-  list: Requirement[],
+  windows: Windows,
   { work: before, present: there }: Pick<Load, 'work' | 'present'>,
   members: Iterable<number>,
 ): Load {
@@ -64,10 +64,10 @@ function loadWith(
         for (const c of phase.cooks)
           work[model.stations.length + c]! += phase.min / phase.cooks.length
   }
-  const at = earliest(model, among(model, list, present))
-  const chain = at
+  const chain = windows.reset(present, true)
     ? model.activities.reduce(
-        (most, a) => (present[a.index] && !a.aside ? Math.max(most, at[2 * a.index + 1]!) : most),
+        (most, a) =>
+          present[a.index] && !a.aside ? Math.max(most, windows.lo[2 * a.index + 1]!) : most,
         0,
       )
     : Infinity

@@ -99,11 +99,14 @@ export function tails(model: Model, list: Requirement[], present: Uint8Array): F
   for (const a of model.activities) if (present[a.index] && !a.aside) tail[2 * a.index + 1] = 0
   for (let round = 0; round <= nodes; round++) {
     let moved = false
-    for (const r of list)
-      if (r.to !== nodes - 1 && tail[r.to]! > -NEVER && tail[r.to]! + r.weight > tail[r.from]!) {
-        tail[r.from] = tail[r.to]! + r.weight
-        moved = true
-      }
+    // Backwards, as what follows is mostly listed later.
+    for (let k = list.length; k-- > 0;) {
+      const r = list[k]!
+      if (r.to === nodes - 1 || tail[r.to]! + r.weight <= tail[r.from]!) continue
+      if (tail[r.to]! === -NEVER) continue
+      tail[r.from] = tail[r.to]! + r.weight
+      moved = true
+    }
     if (!moved) break
   }
   return tail

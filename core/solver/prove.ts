@@ -1,8 +1,9 @@
 import { lowerBound, type Bound } from './bound'
 import { CookTime } from './cookTime'
 import { Journal } from './journal'
-import { among, conflict, earliest, requirements, type Requirement } from './lags'
+import { conflict, earliest, requirements } from './lags'
 import { NEVER, presentWith, type MActivity, type Model } from './model'
+import { Windows } from './windows'
 
 export type Proof = { feasible: false; reasons: string[] } | { feasible: true; bound: Bound }
 
@@ -26,18 +27,18 @@ export function contradiction(model: Model): string[] | undefined {
     if (model.impossibleHolds.has(h.index) && [h.from, h.to].every((i) => always(model, i)))
       return [model.impossibleHolds.get(h.index)!]
 
-  const all = requirements(model, new Uint8Array(model.activities.length).fill(1))
+  const windows = new Windows(model)
   const whyNot = model.choices.map(() => [] as string[])
   model.choices.forEach((choice, k) =>
     choice.options.forEach((option, j) => {
       if (!option.possible) return
-      const reasons = optionConflict(model, all, k, j)
+      const reasons = optionConflict(model, windows, k, j)
       if (!reasons) return
       option.possible = false
       whyNot[k]!.push(`option "${problem.choices[k]!.options[j]!.id}": ${reasons.join('; ')}`)
     }),
   )
-  const lags = clash(model, all, -1, -1)
+  const lags = clash(model, windows, -1, -1)
   if (lags) return lags
   for (const [k, choice] of model.choices.entries())
     if (choice.options.every((o) => !o.possible))
@@ -83,7 +84,7 @@ const always = (model: Model, i: number) => i < 0 || model.activities[i]!.choice
 
 function optionConflict(
   model: Model,
-  all: Requirement[],
+  windows: Windows,
   choice: number,
   option: number,
 ): string[] | undefined {
@@ -97,43 +98,28 @@ function optionConflict(
     const why = model.impossibleHolds.get(h.index)
     if (why && there(h.from) && there(h.to)) return [why]
   }
-  return clash(model, all, choice, option)
+  return clash(model, windows, choice, option)
 }
 
 /** Lags, limits and absences that cannot all be met by what is surely there. */
 function clash(
   model: Model,
-  all: Requirement[],
+  windows: Windows,
   choice: number,
   option: number,
 ): string[] | undefined {
   const present = presentWith(model, choice, option)
-  const list = among(model, all, present)
-  const at = earliest(model, list)
-  if (!at) return conflict(model, list)
-  const latest = latestInstants(model, list)
+  if (!windows.reset(present, true)) {
+    const list = requirements(model, present)
+    if (!earliest(model, list)) return conflict(model, list)
+  }
+  const { lo, hi } = windows
   for (const a of model.activities) {
     if (!present[a.index] || a.fact) continue
-    const reason = absence(model, a, at[2 * a.index]!, latest[2 * a.index]!)
+    const reason = absence(model, a, lo[2 * a.index]!, hi[2 * a.index]!)
     if (reason) return [reason]
   }
   return undefined
-}
-
-function latestInstants(model: Model, list: { from: number; to: number; weight: number }[]) {
-  const zero = 2 * model.activities.length
-  const latest = new Float64Array(zero + 1).fill(NEVER)
-  latest[zero] = 0
-  for (let round = 0; round <= zero; round++) {
-    let moved = false
-    for (const r of list)
-      if (latest[r.to]! < NEVER && latest[r.to]! - r.weight < latest[r.from]!) {
-        latest[r.from] = latest[r.to]! - r.weight
-        moved = true
-      }
-    if (!moved) break
-  }
-  return latest
 }
 
 /** Why nobody who could do the activity, or nothing that could serve it, is there in time. */
