@@ -78,6 +78,8 @@ export class Construction {
   /** What rules and options have been tried with, so that none is put together twice. */
   private readonly known = new Set<string>()
   private readonly span: number
+  /** How often a schedule with each option of each choice foundered on a step of that option. */
+  private readonly failures: Int32Array[]
 
   constructor(
     private readonly model: Model,
@@ -85,6 +87,7 @@ export class Construction {
   ) {
     this.possible = model.choices.map((c) => c.options.flatMap((o, j) => (o.possible ? [j] : [])))
     this.balanced = balancedOptions(model, this.possible)
+    this.failures = model.choices.map((c) => new Int32Array(c.options.length))
     this.rules = priorityRules(model, this.balanced)
     this.names = [...this.rules.keys()]
     this.span = this.rules.get('tail')!(random).reduce((most, x) => Math.max(most, -x), 60)
@@ -160,6 +163,7 @@ export class Construction {
     // Where these options do not come out, others may.
     if (this.best || k % 2 === 0) candidate.option.set(this.balanced)
     else this.anyOptions(candidate)
+    if (!this.best) this.leaveFoundered(candidate)
     return this.isNew(candidate)
   }
 
@@ -276,6 +280,23 @@ export class Construction {
     this.possible.forEach((options, c) => {
       candidate.option[c] = options[below(this.random, options.length)] ?? 0
     })
+  }
+
+  /** Where a choice led to nothing, the option that did so least often, else as it is. */
+  private leaveFoundered(candidate: Genes): void {
+    this.failures.forEach((failures, c) => {
+      const taken = candidate.option[c]!
+      candidate.option[c] = this.possible[c]!.reduce(
+        (least, o) => (failures[o]! < failures[least]! ? o : least),
+        taken,
+      )
+    })
+  }
+
+  /** A schedule did not come out, as one step (-1: none) came too late. */
+  foundered(late: number, candidate: Genes): void {
+    const choice = this.model.activities[late]?.choice ?? -1
+    if (choice >= 0) this.failures[choice]![candidate.option[choice]!]!++
   }
 
   /** How the latest of them came out, and whether that is the best so far. */

@@ -77,6 +77,8 @@ export class Schedule {
   /** How often something goes first because what leads to it could not be put off. */
   private readonly wentFirst: Uint8Array
   private patience = 0
+  /** What came too late last, -1 for nothing: where a schedule did not come out, what that foundered on. */
+  late = -1
   readonly agenda: Agenda
   private readonly stack: { activity: number; journal: number; windows: number }[] = []
   /** Earliest instants with nothing placed, per set of options; null: they contradict. */
@@ -134,6 +136,7 @@ export class Schedule {
     const limit = this.work + attempts
     this.minEnd.fill(0)
     this.wentFirst.fill(0)
+    this.late = -1
     if (!this.begin(genes)) return this.otherTurn()
     let rollbacks = 2 * model.activities.length + 40
     this.patience = model.activities.length > MIDDLE ? 0 : PATIENCE
@@ -159,6 +162,7 @@ export class Schedule {
   private makeWay(next: number): boolean {
     const { agenda, model } = this
     const { culprit, lateBy } = this.placement
+    this.late = next
     const placed = culprit >= 0 && agenda.placed[culprit] === 1
     if (placed && this.lastLonger(culprit)) {
       if (model.activities[culprit]!.fact) return this.begin(this.genes)
@@ -191,7 +195,7 @@ export class Schedule {
       // It was put off for the sake of something that was late: that has to go first, and it does not.
       this.putOffFor.fill(-1)
       this.minStart.fill(0)
-      if (this.drawOut(next)) return this.begin(this.genes)
+      if (this.drawOut(next, culprit)) return this.begin(this.genes)
       if (this.wentFirst[cause]!++ === FIRST) return this.otherTurn()
     } else if (this.model.activities[culprit]?.fact?.end === null && !this.mayGoFirst(next)) {
       // It has begun and cannot be moved, but it may go on a little longer.
@@ -241,12 +245,23 @@ export class Schedule {
     return true
   }
 
-  /** Has what cannot be put off for long enough last for longer, though hands are busy with it. */
-  private drawOut(next: number): boolean {
+  /**
+   * Has what cannot be put off for long enough last for longer, though hands are busy with it; and
+   * where that is not enough, what is under way before it too.
+   */
+  private drawOut(next: number, culprit: number): boolean {
     const { windows, model, putOffTo, minEnd } = this
-    if (putOffTo[next]! - windows.hi[2 * next]! > model.activities[next]!.max) return false
-    if (minEnd[next]! >= putOffTo[next]!) return false
-    minEnd[next] = putOffTo[next]!
+    const to = putOffTo[next]!
+    if (minEnd[next]! >= to) return false
+    const short = to - windows.hi[2 * next]! - model.activities[next]!.max
+    if (short > 0) {
+      const before = model.activities[culprit]
+      if (before?.fact?.end !== null) return false
+      const end = this.end[culprit]! + short
+      if (end - before.fact.start > before.max || end <= minEnd[culprit]!) return false
+      minEnd[culprit] = end
+    }
+    minEnd[next] = to
     return true
   }
 

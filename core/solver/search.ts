@@ -34,7 +34,7 @@ const PATIENCE = [6, 24]
 /** For how many of these a lesson about the other objectives counts, which takes that much longer. */
 const POLISH_LESSON = 20
 /** Decodes without a plan after which it is seen whether there can be one. */
-const FIRST = 3
+const FIRST = 6
 /** Schedules that are put together before learning helps to go on with what has begun. */
 const STUCK = 8
 /**
@@ -344,6 +344,7 @@ export class Search {
     const before = schedule.work
     if (!schedule.decode(candidate, ready ? Infinity : this.attempts)) {
       if (leaving) annealing.giveUp()
+      if (constructing) construction.foundered(schedule.late, candidate)
       return false
     }
     // One that follows a plan hardly tries anything: it says nothing about the others.

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { breachText, checkPlan } from '../plan'
-import type { ProblemInput } from '../problem'
+import type { Problem, ProblemInput } from '../problem'
 import { problemOf } from '../testing/problemOf'
 import { buildModel } from './buildModel'
 import { emptyGenes } from './genes'
@@ -86,33 +86,36 @@ const oven = { stations: [{ id: 'oven', kind: 'oven', capacity: 1 }] }
 const baked = (id: string, seconds: number) =>
   step(id, [{ seconds: [seconds, seconds] }], [{ kind: 'oven' }])
 
+const nothing = { now: 100, choices: {}, activities: [], holds: [], chores: [], heats: [] }
+const over = (id: string, from: number, cook: string) => ({
+  id,
+  mode: 'm',
+  start: from,
+  end: 100,
+  stations: [],
+  phases: [{ from, to: 100, cook }],
+})
+
+/** When each step begins and ends in the first schedule. */
+function firstPlan(problem: Problem) {
+  const plan = solve(problem, { iterations: 1 })
+  expect(checkPlan(problem, plan).map(breachText)).toEqual([])
+  return new Map(plan.activities.map((a) => [a.id, [a.start, a.end]]))
+}
+
 /** The first schedule of a session of two cooks in which two steps have just ended, at 100. */
 function underWay(melting: number, input: Partial<ProblemInput>) {
-  const over = (id: string, from: number, cook: string) => ({
-    id,
-    mode: 'm',
-    start: from,
-    end: 100,
-    stations: [],
-    phases: [{ from, to: 100, cook }],
-  })
   const problem = problemOf({
     ...oven,
     ...input,
     cooks: [{ id: 'ana' }, { id: 'ben' }],
     activities: [step('melt', [hands(melting)]), step('mix', [hands(50)]), ...input.activities!],
     progress: {
-      now: 100,
-      choices: {},
+      ...nothing,
       activities: [over('melt', 100 - melting, 'ana'), over('mix', 50, 'ben')],
-      holds: [],
-      chores: [],
-      heats: [],
     },
   })
-  const plan = solve(problem, { iterations: 1 })
-  expect(checkPlan(problem, plan).map(breachText)).toEqual([])
-  return new Map(plan.activities.map((a) => [a.id, [a.start, a.end]]))
+  return firstPlan(problem)
 }
 
 it('under way, lets go first what nothing before it can be put off for', () => {
@@ -151,8 +154,7 @@ it('under way, has what is nearly done wait with its last hands for what cannot 
     // The press is there from 150 on, and by then it must begin; the boil could be drained from 140.
     relations: [after('brown', 'press', 60)],
     progress: {
-      now: 100,
-      choices: {},
+      ...nothing,
       activities: [
         {
           id: 'brown',
@@ -171,14 +173,64 @@ it('under way, has what is nearly done wait with its last hands for what cannot 
           phases: [{ from: 50, to: null }],
         },
       ],
-      holds: [],
-      chores: [],
-      heats: [],
     },
   })
-  const plan = solve(problem, { iterations: 1 })
-  expect(checkPlan(problem, plan).map(breachText)).toEqual([])
-  const times = new Map(plan.activities.map((a) => [a.id, [a.start, a.end]]))
+  const times = firstPlan(problem)
   expect(times.get('press')).toEqual([150, 190])
   expect(times.get('boil')).toEqual([50, 250])
+})
+
+it('under way, has what comes before it go on too where drawing out alone is not enough', () => {
+  const problem = problemOf({
+    ...oven,
+    cooks: [{ id: 'ana' }, { id: 'ben' }],
+    activities: [
+      step('melt', [{ seconds: [30, 80], watch: 10 }, hands(10)]),
+      step('mix', [hands(50)]),
+      step('build', [{ seconds: [10, 40], hands: {} }]),
+      baked('pie', 30),
+      baked('bread', 110),
+    ],
+    // Bread has the oven from 100 to 210, so the pie is built until 160 at least: from 120 at the earliest.
+    relations: [after('melt', 'build', 5), after('build', 'pie', 50), after('mix', 'bread', 2)],
+    progress: {
+      ...nothing,
+      activities: [
+        {
+          id: 'melt',
+          mode: 'm',
+          start: 60,
+          end: null,
+          stations: [],
+          phases: [{ from: 60, to: null, cook: 'ben' }],
+        },
+        over('mix', 50, 'ana'),
+      ],
+    },
+  })
+  const times = firstPlan(problem)
+  expect(times.get('bread')).toEqual([100, 210])
+  expect(times.get('build')![1]).toBeGreaterThanOrEqual(160)
+  expect(times.get('melt')![1]).toBeGreaterThanOrEqual(115)
+  expect(times.get('pie')).toEqual([210, 240])
+})
+
+it('under way, leaves an option whose steps come too late', () => {
+  const ways = ['a', 'b', 'c', 'd']
+  const problem = problemOf({
+    stations: ways.map((w) => ({ id: w, kind: w, unavailable: w === 'd' ? [] : [[0, 500]] })),
+    activities: [
+      step('mix', [hands(50)]),
+      ...ways.map((w, k) => step(w, [{ seconds: [40 + k, 90] }], [{ kind: w }])),
+    ],
+    choices: [{ id: 'way', options: ways.map((w) => ({ id: w, activities: [w], cost: 0 })) }],
+    relations: ways.map((w) => after('mix', w, 20)),
+    progress: { ...nothing, activities: [over('mix', 50, 'ana')] },
+  })
+  // Each other option founders once: no luck is needed.
+  for (let seed = 1; seed <= 8; seed++) {
+    const plan = solve(problem, { iterations: ways.length, seed })
+    expect(checkPlan(problem, plan).map(breachText)).toEqual([])
+    expect(plan.choices).toEqual({ way: 'd' })
+  }
 })
