@@ -7,12 +7,13 @@ import { buildModel } from '../buildModel'
 import { prove } from '../prove'
 import { solve } from '../solve'
 import { breachesOf } from '../emit'
-import { handWashCuts, shortWashes, strangers, together } from './cuts'
+import { shortWashes, strangers, together } from './cuts'
 import { ALWAYS } from './codes'
 import { Decisions } from './decisions'
 import { addExclusions } from './exclusion'
 import { bodyOf } from './extract'
 import { heatCuts } from './heatCuts'
+import { missingPauses } from './pauses'
 import { buildSessionModel, type Scope, type SessionModel, type Touch } from './sessionModel'
 
 /** A solution of a session in which only neighbours in its plan have an order from the beginning. */
@@ -86,7 +87,7 @@ describe('a solution that breaks a rule', () => {
       const body = bodyOf(session)
       if (body && breachesOf(session.model, body) === 0) continue
       broken++
-      const unsaid = [handWashCuts, shortWashes, heatCuts, together, strangers]
+      const unsaid = [missingPauses, shortWashes, heatCuts, together, strangers]
       expect([seed, unsaid.some((missing) => missing(session).length > 0)]).toEqual([seed, true])
     }
     expect(broken).toBeGreaterThan(60)
@@ -109,7 +110,7 @@ describe('a solution that breaks a rule', () => {
     const session = settled(problem)
     // Away from 20 to 100, at it again until 110: the 90 s between are no pause.
     expect(session.engine.lo(session.makespan)).toBe(120)
-    const [cut] = handWashCuts(session)
+    const [cut] = missingPauses(session)
     expect(cut!.seconds).toBe(40)
     expect(cut!.chain.length).toBe(4)
     expect(solve(problem, { seconds: 5, seed: 1 })).toMatchObject({

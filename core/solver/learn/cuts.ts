@@ -1,7 +1,6 @@
 import { ALWAYS, NEVER_SO, not } from './codes'
 import type { Engine } from './engine'
 import type { Code } from './trail'
-import { cleanSeconds } from './exclusion'
 import { washSeconds } from './washing'
 import type { LWash, Place, SessionModel, Touch, Use } from './sessionModel'
 
@@ -11,44 +10,6 @@ import type { LWash, Place, SessionModel, Touch, Use } from './sessionModel'
  * best known, and after 10 s twelve of 18 dishes 3.0, -, 3.5 and 1.9 %.)
  */
 const NEAR = 3000
-
-/** What a solution did that the constraints so far allow and the rules do not. */
-export interface Cut {
-  /** Stretches of one cook in their order: between some two of them hands must be washed. */
-  chain: Touch[]
-  cook: number
-  seconds: number
-}
-
-/**
- * Hands that were not free long enough at a stretch between two classes, in the solution that
- * stands in the engine. Most sessions need few of these, and all of them would be far too many
- * constraints, so they are added as they turn out to be missing.
- */
-export function handWashCuts(session: SessionModel): Cut[] {
-  const { engine, model, touches, absences } = session
-  const cuts: Cut[] = []
-  if (model.longestClean === 0) return cuts
-  model.cooks.forEach((_, c) => {
-    const own = [...touches, ...absences]
-      .filter((t) => t.cooks.some((x) => x.cook === c && holds(engine, x.code)))
-      .sort((a, b) => engine.lo(a.s) - engine.lo(b.s) || engine.lo(a.e) - engine.lo(b.e))
-    own.forEach((second, j) => {
-      const seen = new Set<number>()
-      let free = 0
-      for (let i = j - 1; i >= 0 && free < model.longestClean; i--) {
-        const first = own[i]!
-        free = Math.max(free, engine.lo(own[i + 1]!.s) - engine.lo(first.e))
-        if (seen.has(first.hygiene)) continue
-        seen.add(first.hygiene)
-        if (first.fact && second.fact) continue
-        const seconds = cleanSeconds(model, first, second)
-        if (free < seconds) cuts.push({ chain: own.slice(i, j + 1), cook: c, seconds })
-      }
-    })
-  })
-  return cuts
-}
 
 /**
  * In a large session, uses that follow each other on a washed place, their order never asked for,
@@ -107,34 +68,8 @@ export function together(session: SessionModel): [Touch, Touch][] {
   return meeting ? pairs : []
 }
 
-const holds = (engine: Engine, code: Code) => code === ALWAYS || (code >= 0 && engine.isTrue(code))
-
-/**
- * Whenever one cook does these in this order, there is a pause between two neighbours of them.
- * True whatever comes in between: a pause is shorter than the time around it. Only at level 0;
- * false where it cannot be said (no booleans left, or no order between two of them).
- */
-export function addCut(session: SessionModel, cut: Cut): boolean {
-  const { engine } = session
-  const codes: Code[] = []
-  for (const touch of cut.chain) codes.push(not(touch.cooks.find((x) => x.cook === cut.cook)!.code))
-  const pauses: [Touch, Touch][] = []
-  for (let k = 1; k < cut.chain.length; k++) {
-    const [a, b] = [cut.chain[k - 1]!, cut.chain[k]!]
-    const order = a.activity >= 0 && a.activity === b.activity ? ALWAYS : session.lateTurn(a, b)
-    if (order === undefined) return false
-    codes.push(not(order))
-    pauses.push([a, b])
-  }
-  for (const [a, b] of pauses) {
-    const pause = engine.lateBool()
-    if (pause === undefined || !engine.requireLag(a.e, b.s, cut.seconds, [pause])) return false
-    codes.push(pause)
-  }
-  // A code that can never be false (not ALWAYS) says nothing in a clause.
-  const open = codes.filter((c) => c >= 0)
-  return engine.requireAny(open) && engine.settle()
-}
+export const holds = (engine: Engine, code: Code) =>
+  code === ALWAYS || (code >= 0 && engine.isTrue(code))
 
 /** A wash that was too short for what stood there just before: rule 6 in the solution. */
 export function addWashCuts(

@@ -2,7 +2,7 @@ import { breachesOf, type PlanBody } from '../emit'
 import type { Model } from '../model'
 import { strictValue } from '../objective'
 import { below, type Random } from '../random'
-import { addCut, addWashCuts, handWashCuts, shortWashes, strangers, together } from './cuts'
+import { addWashCuts, shortWashes, strangers, together } from './cuts'
 import { Decisions } from './decisions'
 import { Dives } from './dives'
 import { addHeatCut, heatCuts } from './heatCuts'
@@ -12,6 +12,7 @@ import { bodyOf, standingIn, type Standing } from './extract'
 import { goalVariable, isGoal, type Goal } from './goals'
 import { valuesOf } from './hints'
 import { Neighbourhood, type Held } from './neighbourhood'
+import { addPause, missingPauses, plannedPauses } from './pauses'
 import { buildSessionModel, type Scope, type SessionModel } from './sessionModel'
 
 /** Activities that a neighbourhood leaves free at first. */
@@ -22,7 +23,12 @@ const LATE: ReadonlySet<Goal> = new Set(['handsSpread', 'lateStart'])
 
 const MAKESPAN: readonly Goal[] = ['makespan']
 
-/** How much shorter a plan a neighbourhood is asked for, as shares of the gap to the bound. */
+/**
+ * How much shorter a plan a neighbourhood of a large session is asked for, as shares of the gap to the
+ * bound; also for any other goal. Elsewhere a second is enough: of 140 neighbourhoods asked for more
+ * than 2 % of the gap four gave a plan, and most of the others took all their conflicts. (Seven sessions of
+ * 18 dishes that hands hold up, four seeds, after 10 s: 3.2 % above the best known instead of 5.1 %.)
+ */
 const STEPS = [0, 0.02, 0.06, 0.15]
 
 /** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
@@ -97,6 +103,8 @@ export class Learner {
   private free = new Set<number>()
   private paying = false
   private step = 1
+  /** Pauses that have been said before anything was refused for them. */
+  private readonly said = new Set<string>()
   private readonly mend: LearnerOptions['mend']
 
   constructor(
@@ -168,6 +176,8 @@ export class Learner {
     engine.backtrack(0)
     this.values = valuesOf(this.session, body)
     if (this.orderNeighbours()) this.values = valuesOf(this.session, body)
+    if (!this.exhausted) this.sayPauses()
+    if (engine.impossible) this.close()
     if (!this.exhausted && !engine.require(2 * this.goal + 1, -(value - 1))) this.close()
   }
 
@@ -178,9 +188,7 @@ export class Learner {
       ? this.free
       : this.near.pick(this.freed, this.length, this.name === 'handsSpread')
     // A neighbourhood that pays is asked for twice as much each time: every step costs the same.
-    const step = this.paying
-      ? this.step
-      : Math.max(1, (this.best - this.bound) * STEPS[below(this.random, STEPS.length)]!)
+    const step = this.paying ? this.step : this.firstStep()
     const held = this.near.around(this.free)
     const outcome = this.search(this.below(step), held, conflicts)
     if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.rootLo(this.goal))
@@ -193,6 +201,12 @@ export class Learner {
     if (outcome === 'limit') this.freed = Math.max(0.03, this.freed * 0.93)
     if (outcome === 'impossible') this.freed = Math.min(0.8, this.freed * 1.06)
     return outcome === 'solution' ? this.solution() : undefined
+  }
+
+  /** How much better a plan a neighbourhood is asked for that has not given any yet. */
+  private firstStep(): number {
+    if (this.name === 'makespan' && !this.session.partial) return 1
+    return Math.max(1, (this.best - this.bound) * STEPS[below(this.random, STEPS.length)]!)
   }
 
   /** Searches everywhere for a better plan; a run that ends proves that there is none. */
@@ -248,6 +262,18 @@ export class Learner {
     return ordered
   }
 
+  /** Says where hands are washed in the plan to stay near: plans near it want it there too. */
+  private sayPauses(): void {
+    const { session, near, model, said } = this
+    for (let c = 0; c < model.cooks.length; c++)
+      for (const pause of plannedPauses(model, near.inOrder(c), c)) {
+        const key = [c, ...pause.chain.map((t) => session.touches.indexOf(t))].join()
+        if (said.has(key)) continue
+        said.add(key)
+        if (!addPause(session, pause)) return
+      }
+  }
+
   private close(): void {
     this.exhausted = true
     if (this.best < Infinity && !this.session.partial) this.bound = this.best
@@ -286,7 +312,7 @@ export class Learner {
   /** The solution in the engine as a plan; where it breaks a rule, that rule is said from now on. */
   private standing(): { body: PlanBody } | { rejected: Standing } {
     const { engine } = this.session
-    const hands = handWashCuts(this.session).slice(0, CUTS)
+    const hands = missingPauses(this.session).slice(0, CUTS)
     const washes = shortWashes(this.session)
     const heats = heatCuts(this.session)
     const overlaps = together(this.session)
@@ -307,7 +333,7 @@ export class Learner {
     for (const [a, b] of overlaps) if (!engine.impossible) this.session.lateTurn(a, b)
     for (const { place, pair } of unknown)
       if (!engine.impossible) this.session.lateUses(place, ...pair)
-    for (const cut of hands) if (engine.impossible || !addCut(this.session, cut)) break
+    for (const cut of hands) if (engine.impossible || !addPause(this.session, cut)) break
     for (const cut of heats) if (engine.impossible || !addHeatCut(this.session, cut)) break
     if (!engine.impossible) addWashCuts(this.session, washes)
     if (engine.impossible) this.close()

@@ -61,12 +61,10 @@ export class Neighbourhood {
 
   /** Gives the neighbours in each cook's work an order; whether one had none yet. */
   order(): boolean {
-    const { session, values } = this
+    const { session } = this
     const before = session.orders.length
     for (let c = 0; c < this.model.cooks.length; c++) {
-      const list = this.touchesOf(c)
-        .filter((t) => !t.fact)
-        .sort((a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!)
+      const list = this.inOrder(c).filter((t) => !t.fact)
       for (let i = 1; i < list.length; i++) session.lateTurn(list[i - 1]!, list[i]!)
     }
     return session.orders.length > before
@@ -76,6 +74,14 @@ export class Neighbourhood {
   touchesOf(cook: number): Touch[] {
     return this.session.touches.filter(
       (t) => this.values[t.s]! >= 0 && t.cooks.some((x) => x.cook === cook && this.taken(x.code)),
+    )
+  }
+
+  /** The same in order. */
+  inOrder(cook: number): Touch[] {
+    const { values } = this
+    return this.touchesOf(cook).sort(
+      (a, b) => values[a.s]! - values[b.s]! || values[a.e]! - values[b.e]!,
     )
   }
 
