@@ -7,6 +7,7 @@ import { OvenTime } from './ovenTime'
 import { Placement } from './placement'
 import { placeFacts } from './placeFacts'
 import { StationTime, type Occupation } from './stationTime'
+import { UnderWay } from './underWay'
 import { Windows } from './windows'
 
 /**
@@ -17,15 +18,6 @@ import { Windows } from './windows'
  */
 const PATIENCE = 8
 const MIDDLE = 80
-
-/**
- * How often each may go first for the sake of what cannot be put off, in one schedule of a session
- * under way: what fails as often comes out no better later. (At 72 moments of eight sessions no
- * plan after 100 ms at eight without going first, at five with once, two with twice, none with four.)
- */
-const FIRST = 8
-/** How often it goes first before what is under way is asked to let it pass. */
-const PASS_BY = 3
 
 export interface PlacedPhase {
   from: number
@@ -60,6 +52,7 @@ export class Schedule {
   /** Attempts to place an activity, over all decodes: a machine-independent measure of work. */
   work = 0
   private readonly placement: Placement
+  private readonly underWay: UnderWay
   /** Holds that begin with each activity. */
   private readonly opening: number[][]
   /** Whether it has been too late for what it follows. */
@@ -71,11 +64,9 @@ export class Schedule {
   /** Not before this; moved on wherever something could not follow in time. */
   readonly minStart: Int32Array
   /** What was too late when an activity was put off, -1 for none. */
-  private readonly putOffFor: Int32Array
+  readonly putOffFor: Int32Array
   /** When it had to end then. */
-  private readonly putOffTo: Int32Array
-  /** How often something goes first because what leads to it could not be put off. */
-  private readonly wentFirst: Uint8Array
+  readonly putOffTo: Int32Array
   private patience = 0
   /** What came too late last, -1 for nothing: where a schedule did not come out, what that foundered on. */
   late = -1
@@ -118,9 +109,9 @@ export class Schedule {
     this.minStart = new Int32Array(n)
     this.putOffFor = new Int32Array(n)
     this.putOffTo = new Int32Array(n)
-    this.wentFirst = new Uint8Array(n)
     this.minEnd = new Int32Array(n)
     this.placement = new Placement(this)
+    this.underWay = new UnderWay(this)
   }
 
   isPlaced(activity: number): boolean {
@@ -135,7 +126,7 @@ export class Schedule {
     const { agenda, model } = this
     const limit = this.work + attempts
     this.minEnd.fill(0)
-    this.wentFirst.fill(0)
+    this.underWay.begin()
     this.late = -1
     if (!this.begin(genes)) return this.otherTurn()
     let rollbacks = 2 * model.activities.length + 40
@@ -170,7 +161,7 @@ export class Schedule {
       return true
     }
     if (!placed || model.activities[culprit]!.fact)
-      return model.facts !== undefined && this.goFirst(next, culprit)
+      return model.facts !== undefined && this.goOn(next, culprit)
     const later = this.start[culprit]! + Math.max(1, lateBy)
     if (this.missed[next]! > 0 || this.patience === 0) {
       agenda.urgent[next] = 1
@@ -187,87 +178,14 @@ export class Schedule {
     return true
   }
 
-  /** What set the limit of `next` lies behind and cannot be moved: then others go before all else. */
-  private goFirst(next: number, culprit: number): boolean {
-    const { agenda, stack } = this
-    const cause = this.putOffFor[next]!
-    if (cause >= 0) {
-      // It was put off for the sake of something that was late: that has to go first, and it does not.
-      this.putOffFor.fill(-1)
-      this.minStart.fill(0)
-      if (this.drawOut(next, culprit)) return this.begin(this.genes)
-      if (this.wentFirst[cause]!++ === FIRST) return this.otherTurn()
-    } else if (this.model.activities[culprit]?.fact?.end === null && !this.mayGoFirst(next)) {
-      // It has begun and cannot be moved, but it may go on a little longer.
-      this.minEnd[culprit] = this.end[culprit]! + Math.max(1, this.placement.lateBy)
-      return this.begin(this.genes)
-    } else if (this.wentFirst[next]!++ === FIRST) return this.otherTurn()
-    else if (!stack.length || this.wentFirst[next]! > PASS_BY) {
-      // It goes first already, or that has been in vain.
-      if (this.letPass(next)) return this.begin(this.genes)
-      if (!stack.length) return this.otherTurn()
-    }
-    const first = cause >= 0 ? cause : next
-    agenda.urgent[first] = 1
-    agenda.want(first)
+  /** Something has come too late, and what set its limit has begun; false: there is no way as things stand. */
+  private goOn(next: number, culprit: number): boolean {
+    const { stack } = this
+    const way = this.underWay.wayOn(next, culprit, this.placement.lateBy, stack.length)
+    if (way === 'anew') return this.begin(this.genes)
+    if (way === 'otherwise') return this.otherTurn()
     if (stack.length) this.takeBack(stack[0]!.activity)
     return true
-  }
-
-  /**
-   * Has what is under way, and next wants hands that this needs by its latest start, go on for longer,
-   * so that they are wanted after it; whatever has to go on least.
-   */
-  private letPass(next: number): boolean {
-    const { model, windows, minEnd } = this
-    const first = model.activities[next]!.modes[0]!.phases[0]!
-    if (!first.hands) return false
-    const earliest = windows.lo[2 * next]!
-    const free = windows.hi[2 * next]! + first.min
-    let who = -1
-    let least = NEVER
-    for (const a of model.activities) {
-      if (!a.fact || isOver(a) || !this.present[a.index]) continue
-      const last = this.end[a.index]!
-      const { phases } = a.modes[0]!
-      for (let k = a.fact.phases.length; k < phases.length; k++) {
-        const { from, to, cook } = this.phases[a.index]![k]!
-        if (!phases[k]!.hands || !first.cooks.includes(cook)) continue
-        const by = free - from
-        if (by <= 0 || to <= earliest || by >= least) continue
-        if (last + by - a.fact.start > a.max || last + by <= minEnd[a.index]!) continue
-        who = a.index
-        least = by
-      }
-    }
-    if (who < 0) return false
-    minEnd[who] = this.end[who]! + least
-    return true
-  }
-
-  /**
-   * Has what cannot be put off for long enough last for longer, though hands are busy with it; and
-   * where that is not enough, what is under way before it too.
-   */
-  private drawOut(next: number, culprit: number): boolean {
-    const { windows, model, putOffTo, minEnd } = this
-    const to = putOffTo[next]!
-    if (minEnd[next]! >= to) return false
-    const short = to - windows.hi[2 * next]! - model.activities[next]!.max
-    if (short > 0) {
-      const before = model.activities[culprit]
-      if (before?.fact?.end !== null) return false
-      const end = this.end[culprit]! + short
-      if (end - before.fact.start > before.max || end <= minEnd[culprit]!) return false
-      minEnd[culprit] = end
-    }
-    minEnd[next] = to
-    return true
-  }
-
-  /** Whether it does not go before all that has been placed, but could. */
-  private mayGoFirst(next: number): boolean {
-    return !this.agenda.urgent[next] && this.stack.length > 0
   }
 
   /** The next time what is under way is seen to in another order. */
