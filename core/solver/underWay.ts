@@ -1,4 +1,4 @@
-import { isOver, NEVER } from './model'
+import { isOver, NEVER, type MActivity } from './model'
 import type { Schedule } from './schedule'
 
 /**
@@ -83,7 +83,7 @@ export class UnderWay {
         if (!phases[k]!.hands || !first.cooks.includes(cook)) continue
         const by = free - from
         if (by <= 0 || to <= earliest || by >= least) continue
-        if (last + by - a.fact.start > a.max || last + by <= minEnd[a.index]!) continue
+        if (!this.mayLast(a, last + by)) continue
         who = a.index
         least = by
       }
@@ -103,13 +103,17 @@ export class UnderWay {
     if (minEnd[next]! >= to) return false
     const short = to - windows.hi[2 * next]! - model.activities[next]!.max
     if (short > 0) {
-      const before = model.activities[culprit]
-      if (before?.fact?.end !== null) return false
       const longer = end[culprit]! + short
-      if (longer - before.fact.start > before.max || longer <= minEnd[culprit]!) return false
+      if (!this.mayLast(model.activities[culprit], longer)) return false
       minEnd[culprit] = longer
     }
     minEnd[next] = to
     return true
+  }
+
+  /** Whether something under way could end only then, and has not been asked to yet. */
+  private mayLast(activity: MActivity | undefined, end: number): boolean {
+    if (activity?.fact?.end !== null) return false
+    return end - activity.fact.start <= activity.max && end > this.schedule.minEnd[activity.index]!
   }
 }
