@@ -33,18 +33,20 @@ export class Dives {
 
   /**
    * A solution that meets the target and all that is held, in the engine, after at most so many
-   * conflicts; or that there is none (`engine.impossible`: with nothing held either), or `limit`.
+   * conflicts times so many; or that there is none (`engine.impossible`: with nothing held either),
+   * or `limit`.
    */
   search(
     target: Held[number] | undefined,
     held: Held,
     conflicts: number,
+    times: number,
     expired: () => boolean,
   ): Outcome {
     const { engine } = this
     const before = engine.followed
-    engine.most = before + Math.max(TIMES * this.usual, LEAST + EACH * this.activities)
-    const outcome = this.dive(target, held, engine.conflicts + conflicts, expired)
+    engine.most = before + times * Math.max(TIMES * this.usual, LEAST + EACH * this.activities)
+    const outcome = this.dive(target, held, engine.conflicts + times * conflicts, expired)
     engine.most = Infinity
     if (outcome === 'solution') this.usual += (engine.followed - before - this.usual) * LATEST
     return outcome

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { everyFeature } from '../../../bench/everyFeature'
 import { breachText, checkPlan } from '../../plan'
 import { readProblem } from '../../problem'
 import { randomProblem } from '../../testing/randomProblem'
@@ -102,6 +103,24 @@ describe('Learner', () => {
       }),
       { numRuns: 80, seed: 5 },
     )
+  })
+
+  it('searches near a plan for longer the longer nothing shorter turns up', () => {
+    const few = 5
+    const problem = everyFeature(9, 3)
+    const learner = new Learner(buildModel(problem), seeded(1))
+    learner.tell(solve(problem, { iterations: 300 }))
+    // What each search since the last shorter plan took.
+    let taken: number[] = []
+    for (let k = 0; k < 600 && taken.length < 120; k++) {
+      const before = learner.work
+      if (learner.improve(few)) taken = []
+      else taken.push(learner.work - before)
+    }
+    expect(taken).toHaveLength(120)
+    // The first ten as long as was asked for, and the last ones ten times as long where they have to be.
+    expect(Math.max(...taken.slice(0, 9))).toBe(few)
+    expect(Math.max(...taken.slice(90))).toBe(10 * few)
   })
 
   it('has what breaks a rule put together anew, and goes on from what comes back', () => {
