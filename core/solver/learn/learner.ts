@@ -4,6 +4,7 @@ import { strictValue } from '../objective'
 import { below, type Random } from '../random'
 import { addWashCuts, shortWashes, strangers, together } from './cuts'
 import { Decisions } from './decisions'
+import { Demand } from './demand'
 import { Dives } from './dives'
 import { addHeatCut, heatCuts } from './heatCuts'
 import type { Outcome } from './engine'
@@ -15,21 +16,10 @@ import { Neighbourhood, type Held } from './neighbourhood'
 import { addPause, missingPauses, plannedPauses } from './pauses'
 import { buildSessionModel, type Scope, type SessionModel } from './sessionModel'
 
-/** Activities that a neighbourhood leaves free at first. */
-const FREE = 17
-
 /** Objectives that whatever comes later makes less, rather than what comes earlier. */
 const LATE: ReadonlySet<Goal> = new Set(['handsSpread', 'lateStart'])
 
 const MAKESPAN: readonly Goal[] = ['makespan']
-
-/** How much shorter a plan a neighbourhood is asked for, as shares of the gap to the bound. */
-const STEPS = [0, 0.02, 0.06, 0.15]
-/**
- * The widest gap that counts for that, as a share of the plan, where a session is learned whole: of 533
- * neighbourhoods asked for 2 % of a gap of 2000 s or more eight gave a plan, and 217 took all their conflicts.
- */
-const CLOSE = 0.03
 
 /** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
 const EXPLORE = [0, 0.05, 0.2, 0.4]
@@ -42,15 +32,6 @@ const FIRST = [1.5, 2.5, 6, 12]
 /** How often none is set, which alone can prove that there is no plan: in small sessions and large. */
 const UNLIMITED = [4, 32]
 const SMALL = 60
-
-/**
- * Each time so many neighbourhoods have given nothing shorter, the next ones may take as many conflicts again as
- * the first, up to so many times: about half a second, as nobody who calls is heard in between. (Six sessions
- * of 18 dishes, two seeds, after 10, 15 and 20 s: 4.7, 3.9 and 2.8 % above the best known where all take the same,
- * 4.3, 2.6 and 1.9 % so.)
- */
-const DRY = 10
-const LONGEST = 10
 
 /** How often a solution that breaks a rule is mended, and conflicts for each time. */
 const MENDS = 6
@@ -106,14 +87,10 @@ export class Learner {
   private readonly decisions: Decisions
   private readonly near: Neighbourhood
   private readonly dives: Dives
-  private freed: number
+  private readonly demand: Demand
   private first = 0
-  /** What the last neighbourhood left free, and whether it gave a solution. */
+  /** What the last neighbourhood left free. */
   private free = new Set<number>()
-  private paying = false
-  private step = 1
-  /** Neighbourhoods searched since the plan became shorter. */
-  private dry = 0
   /** Pauses that have been said before anything was refused for them. */
   private readonly said = new Set<string>()
   private readonly mend: LearnerOptions['mend']
@@ -145,7 +122,10 @@ export class Learner {
     this.near = new Neighbourhood(this.session, model, random, this.decisions)
     this.dives = new Dives(engine, this.decisions, model.activities.length)
     this.bound = engine.lo(this.goal)
-    this.freed = Math.min(0.25, FREE / Math.max(1, model.activities.length))
+    this.demand = new Demand(model.activities.length, random, {
+      partial: this.session.partial,
+      makespan: this.name === 'makespan',
+    })
   }
 
   /** Milliseconds that making one takes, roughly: not begun shortly before the end. */
@@ -182,7 +162,7 @@ export class Learner {
     const value = strictValue(this.model, body, this.name)
     if (value >= this.best) return
     this.best = value
-    this.dry = 0
+    this.demand.better()
     this.length = body.makespan
     const { engine } = this.session
     engine.backtrack(0)
@@ -193,40 +173,20 @@ export class Learner {
     if (!this.exhausted && !engine.require(2 * this.goal + 1, -(value - 1))) this.close()
   }
 
-  /** Searches near the best plan for so many conflicts; a better plan, if one turned up. */
+  /**
+   * Searches near the best plan, at first for so many conflicts and later for up to ten times as many; a better
+   * plan, if one turned up.
+   */
   improve(conflicts: number): PlanBody | undefined {
     if (this.exhausted) return undefined
-    this.free = this.paying
-      ? this.free
-      : this.near.pick(this.freed, this.length, this.name === 'handsSpread')
-    // A neighbourhood that pays is asked for twice as much each time: every step costs the same.
-    const step = this.paying ? this.step : this.firstStep()
-    const held = this.near.around(this.free)
-    const outcome = this.search(this.below(step), held, conflicts, this.patience())
+    const { demand, near } = this
+    if (!demand.again) this.free = near.pick(demand.share, this.length, this.name === 'handsSpread')
+    const less = demand.less(this.best, this.bound)
+    const held = near.around(this.free)
+    const outcome = this.search(this.below(less), held, conflicts, demand.times)
     if (!this.exhausted) this.bound = Math.max(this.bound, this.session.engine.rootLo(this.goal))
-    const paid = this.paying
-    this.paying = outcome === 'solution' || (paid && outcome === 'impossible' && step > 2)
-    this.step =
-      outcome === 'solution'
-        ? Math.max(1, Math.min(2 * step, (this.best - this.bound) / 2))
-        : Math.max(1, step / 4)
-    if (outcome === 'limit') this.freed = Math.max(0.03, this.freed * 0.93)
-    if (outcome === 'impossible') this.freed = Math.min(0.8, this.freed * 1.06)
+    demand.ended(outcome, less, this.best - this.bound)
     return outcome === 'solution' ? this.solution() : undefined
-  }
-
-  /** How much better a plan a neighbourhood is asked for that has not given any yet. */
-  private firstStep(): number {
-    const gap = this.best - this.bound
-    const whole = this.name === 'makespan' && !this.session.partial
-    const most = whole ? Math.min(gap, CLOSE * this.best) : gap
-    return Math.max(1, most * STEPS[below(this.random, STEPS.length)]!)
-  }
-
-  /** How many times as long as at first a neighbourhood may be searched. */
-  private patience(): number {
-    if (this.session.partial) return 1
-    return Math.min(LONGEST, 1 + Math.floor(this.dry++ / DRY))
   }
 
   /** Searches everywhere for a better plan; a run that ends proves that there is none. */
