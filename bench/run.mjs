@@ -1,8 +1,9 @@
 // Measures the engine on the benchmark's problems: npm run bench -- [seconds] [name pattern].
-// Prints a table beside the previous results and writes bench/results/latest.json. Each problem has
-// a process of its own, as from the command line: no figure gains by what ran before it, but for
-// what the compiler has kept of an earlier one (see bin/core.mjs). `again` is how a process fares that
-// has planned before, as the application's planners have.
+// Prints a table beside the previous results, and means against the shortest plans that any run has
+// found (bench/results/best.json); writes both. Each problem has a process of its own, as from the
+// command line: no figure gains by what ran before it, but for what the compiler has kept of an
+// earlier one (see bin/core.mjs). `again` is how a process fares that has planned before, as the
+// application's planners have.
 import { fork } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { loadCore } from '../bin/core.mjs'
@@ -11,7 +12,10 @@ const seconds = Number(process.argv[2] ?? 30)
 const pattern = new RegExp(process.send ? '' : (process.argv[3] ?? ''))
 const file = new URL('./results/latest.json', import.meta.url)
 const previous = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : { rows: [] }
-const { problems, measure } = await loadCore('bench/bench.ts', process.send ? 'measure' : 'list')
+const { problems, measure, bestOf, summary } = await loadCore(
+  'bench/bench.ts',
+  process.send ? 'measure' : 'list',
+)
 if (process.send) {
   const [name, problem] = problems().find(([n]) => n === process.argv[3])
   const row = measure(name, problem, seconds)
@@ -34,7 +38,9 @@ const columns = [
   '10 s',
   '30 s',
   'bound',
-  'gap %',
+  'gap % 5 s',
+  '10 s',
+  '30 s',
   'proven s',
   'idle s',
   'again first ms',
@@ -50,14 +56,15 @@ for (const [name] of problems().filter(([n]) => pattern.test(n))) {
   const row = await alone(name)
   rows.push(row)
   const before = previous.rows.find((r) => r.name === name)
-  const gap = (((row.makespan - row.bound) / Math.max(1, row.makespan)) * 100).toFixed(1)
+  const gap = (s) =>
+    s in row.at ? (((row.at[s] - row.boundAt[s]) / Math.max(1, row.at[s])) * 100).toFixed(1) : '–'
   const cells = [
     name,
     row.activities,
     row.firstMs,
     ...[1, 5, 10, 30].map((s) => row.at[s] ?? '–'),
     row.bound,
-    gap,
+    ...[5, 10, 30].map(gap),
     row.provenS ?? '–',
     row.idleS,
     row.again.firstMs,
@@ -70,3 +77,12 @@ for (const [name] of problems().filter(([n]) => pattern.test(n))) {
 }
 const kept = previous.rows.filter((r) => !rows.some((n) => n.name === r.name))
 writeFileSync(file, JSON.stringify({ seconds, rows: [...rows, ...kept] }, null, 1) + '\n')
+const bestFile = new URL('./results/best.json', import.meta.url)
+const best = bestOf(existsSync(bestFile) ? JSON.parse(readFileSync(bestFile, 'utf8')) : {}, rows)
+writeFileSync(bestFile, JSON.stringify(best, null, 1) + '\n')
+const percents = (of) => Object.entries(of).map(([s, x]) => `${x.toFixed(1)} after ${s} s`)
+for (const { name, sessions, above, gap, proven } of summary(rows, best))
+  console.log(
+    `${name} (${sessions}): % above the best known: ${percents(above).join(', ')}; ` +
+      `above what is proven: ${percents(gap).join(', ')}; proven: ${proven}`,
+  )
