@@ -12,7 +12,9 @@ const RANDOM = 60
 export function comparable(): [string, Problem][] {
   const small = /^job shop 6x6$|^4 dishes|^9 dishes with every feature, [12]$/
   return [
-    ...problems().filter(([name]) => small.test(name)),
+    ...problems()
+      .filter(([name]) => small.test(name))
+      .map(([name, make]): [string, Problem] => [name, make()]),
     ...Array.from({ length: RANDOM }, (_, i): [string, Problem] => [
       `random, ${i + 1}`,
       randomProblem(i + 1),

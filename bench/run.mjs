@@ -17,8 +17,8 @@ const { problems, measure, bestOf, summary } = await loadCore(
   process.send ? 'measure' : 'list',
 )
 if (process.send) {
-  const [name, problem] = problems().find(([n]) => n === process.argv[3])
-  const row = measure(name, problem, seconds)
+  const [name, make] = problems().find(([n]) => n === process.argv[3])
+  const row = measure(name, make(), seconds)
   process.send({ ...row, memoryMB: Math.round(process.resourceUsage().maxRSS / 1000) })
   process.exit()
 }
