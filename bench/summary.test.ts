@@ -1,5 +1,7 @@
 import { expect, it } from 'vitest'
 import type { Row } from './bench'
+import known from './results/best.json'
+import latest from './results/latest.json'
 import { bestOf, summary } from './summary'
 
 const row = (name: string, at: Row['at'], boundAt: Row['boundAt'], proven = false): Row => ({
@@ -44,4 +46,13 @@ it('knows the shortest plan of all runs, and says nothing at marks that a sessio
   const plain = summary(shorter, best).find((line) => line.name === '9 dishes')!
   expect(Object.keys(plain.above)).toEqual(['1'])
   expect(plain.above['1']).toBeCloseTo((10 + 25) / 2)
+})
+
+it('keeps nothing as the shortest plan known that is below what is proven, or longer than one found', () => {
+  const best: Record<string, number> = known
+  expect(latest.rows.length).toBeGreaterThan(0)
+  for (const { name, makespan, bound } of latest.rows) {
+    expect(best[name], name).toBeGreaterThanOrEqual(bound)
+    expect(best[name], name).toBeLessThanOrEqual(makespan)
+  }
 })
