@@ -7,7 +7,7 @@ import { jobShop, jobShopNames } from './jobShops'
 import { everyFeature } from './everyFeature'
 import { homeSession } from './sessions'
 
-export { bestOf, summary } from './summary'
+export { bestOf, gapOf, summary } from './summary'
 
 export interface Row {
   name: string

@@ -12,7 +12,7 @@ const seconds = Number(process.argv[2] ?? 30)
 const pattern = new RegExp(process.send ? '' : (process.argv[3] ?? ''))
 const file = new URL('./results/latest.json', import.meta.url)
 const previous = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : { rows: [] }
-const { problems, measure, bestOf, summary } = await loadCore(
+const { problems, measure, bestOf, gapOf, summary } = await loadCore(
   'bench/bench.ts',
   process.send ? 'measure' : 'list',
 )
@@ -56,8 +56,7 @@ for (const [name] of problems().filter(([n]) => pattern.test(n))) {
   const row = await alone(name)
   rows.push(row)
   const before = previous.rows.find((r) => r.name === name)
-  const gap = (s) =>
-    s in row.at ? (((row.at[s] - row.boundAt[s]) / Math.max(1, row.at[s])) * 100).toFixed(1) : '–'
+  const gap = (s) => (s in row.at ? gapOf(row, s).toFixed(1) : '–')
   const cells = [
     name,
     row.activities,

@@ -21,6 +21,11 @@ export function bestOf(
   return best
 }
 
+/** Per cent of the plan after so many seconds by which it is above what was proven by then. */
+export function gapOf({ at, boundAt }: Row, seconds: number | string): number {
+  return (100 * (at[seconds]! - boundAt[seconds]!)) / Math.max(1, at[seconds]!)
+}
+
 /**
  * Means over the home sessions of each size, of both kinds together and of each alone; marks
  * that some of them have no figure for are left out.
@@ -28,22 +33,20 @@ export function bestOf(
 export function summary(rows: readonly Row[], best: Readonly<Record<string, number>>): Line[] {
   const groups = new Map<string, Row[]>()
   for (const row of rows) {
-    const [kind, size] = [/^(\d+ dishes.*), \d+$/, /^(\d+ dishes)/].map(
-      (p) => p.exec(row.name)?.[1],
-    )
-    if (!kind || !size) continue
+    const [, kind, size] = /^((\d+ dishes).*), \d+$/.exec(row.name) ?? []
+    if (!kind) continue
     for (const name of [`${size}, both kinds`, kind])
       groups.set(name, [...(groups.get(name) ?? []), row])
   }
   return [...groups].map(([name, list]) => {
     const marks = Object.keys(list[0]!.at).filter((m) => list.every((r) => m in r.at))
     const means = (value: (row: Row, mark: string) => number) =>
-      Object.fromEntries(marks.map((m) => [m, mean(list.map((r) => 100 * value(r, m)))]))
+      Object.fromEntries(marks.map((m) => [m, mean(list.map((r) => value(r, m)))]))
     return {
       name,
       sessions: list.length,
-      above: means((r, m) => r.at[m]! / best[r.name]! - 1),
-      gap: means((r, m) => (r.at[m]! - r.boundAt[m]!) / Math.max(1, r.at[m]!)),
+      above: means((r, m) => 100 * (r.at[m]! / best[r.name]! - 1)),
+      gap: means(gapOf),
       proven: list.filter((r) => r.provenS !== null).length,
     }
   })
