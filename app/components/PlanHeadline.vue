@@ -3,12 +3,15 @@ import { addSeconds, format, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { decidingChain, waitingTime, type Handwork } from '~~/core/board'
 import type { KeptPlan } from '~~/core/household'
+import type { Kitchen } from '~~/core/kitchen'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
+import { inKitchenWords } from '~/composables/useWords'
 import { usePlanning } from '~/stores/planning'
 
 const props = defineProps<{
   session: Session
+  kitchen: Kitchen
   shown: KeptPlan | undefined
   compiled: CompiledSession | undefined
   handwork: Handwork[]
@@ -80,7 +83,7 @@ const figures = computed<Figure[]>(() => {
 
 /** Why it cannot be shorter, as far as that is known. */
 const because = computed(() => {
-  const { shown, compiled } = props
+  const { shown, compiled, kitchen } = props
   if (!shown || !compiled) return ''
   const { plan, boundBy } = shown
   const chain = decidingChain(compiled.problem, plan)
@@ -91,14 +94,9 @@ const because = computed(() => {
     plan.status === 'optimal'
       ? 'Nothing shorter exists'
       : `No plan can be done before ${clock(plan.bound)}`
-  const words = boundBy.replace(/"([^"]+)"/g, (_, id: string) => nameOf(id))
+  const words = inKitchenWords(boundBy, compiled, kitchen)
   return `${dishes.join(', then ')} decide the finish (the red hairline). ${proof}, proven by ${words}.`
 })
-
-function nameOf(id: string): string {
-  const person = props.compiled?.problem.cooks.some((c) => c.id === id)
-  return props.compiled?.cards[id]?.text ?? (person ? id[0]!.toUpperCase() + id.slice(1) : id)
-}
 
 const clock = (seconds: number) => clockTime(props.session.start, seconds)
 const later = (seconds: number) =>

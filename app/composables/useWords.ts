@@ -1,4 +1,6 @@
+import type { Kitchen } from '~~/core/kitchen'
 import type { WorkKind } from '~~/core/recipe'
+import type { CompiledSession } from '~~/core/session'
 import { spanText } from './useClock'
 
 /** What a cook calls the kinds of work. */
@@ -38,4 +40,26 @@ export function minutesText(least: number, most: number): string {
   if (most < 60) return `${least === most ? '' : `${short(least)}–`}${short(most)} min`
   const long = spanText(most * 60)
   return least === most ? long : `${spanText(least * 60)}–${long}`
+}
+
+/**
+ * What the planner says of a session, which knows steps, cooks and stations by their ids in quotes, as
+ * the kitchen calls them. What is no id of theirs stays as it is.
+ */
+export function inKitchenWords(
+  words: string,
+  { cards, dishes }: Pick<CompiledSession, 'cards' | 'dishes'>,
+  { people, stations }: Pick<Kitchen, 'people' | 'stations'>,
+): string {
+  return words.replace(/"([^"]+)"(?: \(([^)]+)\))?/g, (whole, id: string, mode?: string) => {
+    const rest = mode === undefined ? '' : ` (${mode})`
+    const card = cards[id]
+    if (!card) {
+      const known = people.find((p) => p.id === id) ?? stations.find((s) => s.id === id)
+      return known ? known.name + rest : whole
+    }
+    const dish = dishes.find((d) => d.id === card.dish)?.name
+    const way = mode === undefined ? undefined : card.ways[mode]
+    return `“${card.text}”${dish ? ` of ${dish}` : ''}${way === undefined ? rest : ` (${way})`}`
+  })
 }

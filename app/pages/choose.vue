@@ -60,7 +60,13 @@ function fill() {
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <div v-else>
-    <PlanHeadline :session="session" :shown="shown" :compiled="compiled" :handwork="handwork">
+    <PlanHeadline
+      :session="session"
+      :kitchen="kitchen"
+      :shown="shown"
+      :compiled="compiled"
+      :handwork="handwork"
+    >
       <!-- Always there, or a click that comes when planning begins or ends meets something else. -->
       <div class="quiet working">
         <p v-if="planning.running && compiled" role="status" data-test="planning">

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { handworkOf, runningList } from '~~/core/board'
 import { usePlanShown } from '~/composables/usePlanShown'
 import { useSession } from '~/composables/useSession'
+import { inKitchenWords } from '~/composables/useWords'
 import { usePlanning } from '~/stores/planning'
 
 useHead({ title: 'Plan · Cadrum' })
@@ -13,11 +14,12 @@ const planning = usePlanning()
 const { shown, planNow } = usePlanShown(held)
 const plan = computed(() => shown.value?.plan)
 /** Why this session cannot be done, where that is proven. */
-const refusal = computed(() =>
-  !planning.running && kept.value?.problem === problemMark.value && problemMark.value !== undefined
-    ? (kept.value?.plan.reasons ?? [])
-    : [],
-)
+const refusal = computed(() => {
+  if (planning.running || !compiled.value || !kitchen.value) return []
+  const proven = kept.value?.problem === problemMark.value ? kept.value?.plan.reasons : undefined
+  const [made, place] = [compiled.value, kitchen.value]
+  return (proven ?? []).map((words) => inKitchenWords(words, made, place))
+})
 const followed = ref<string>()
 
 const lines = computed(() =>
@@ -32,7 +34,13 @@ const handwork = computed(() =>
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <div v-else>
-    <PlanHeadline :session="session" :shown="shown" :compiled="compiled" :handwork="handwork" />
+    <PlanHeadline
+      :session="session"
+      :kitchen="kitchen"
+      :shown="shown"
+      :compiled="compiled"
+      :handwork="handwork"
+    />
     <div class="board">
       <SessionPanel
         class="no-print"

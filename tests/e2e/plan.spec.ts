@@ -205,6 +205,10 @@ test('a dish left out can be brought back, and all cooks away is explained', asy
   await expect(page.getByRole('alert')).toContainText('nobody cooks')
   await page.getByRole('checkbox', { name: 'Ivo' }).check()
   await expect(page.getByText('This cannot be done')).toBeVisible({ timeout: 30_000 })
+  // By what the step and the dish are called, not by what the planner knows them by.
+  const why = page.getByRole('alert').filter({ hasText: 'This cannot be done' })
+  await expect(why).toContainText('of Soft onions')
+  await expect(why).not.toContainText('soft-onions')
 })
 
 test('the whole plan can be worked by keyboard', async ({ page }) => {
