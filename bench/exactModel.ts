@@ -176,9 +176,9 @@ class Reference {
     this.tasks.push({ start, end, cooks, attention, hands: !!phase.hands, hygiene, activity })
   }
 
-  private able(skill: string | undefined): number[] {
+  private able(skill: string | readonly string[] | undefined): number[] {
     return this.problem.cooks.flatMap((c, k) =>
-      skill === undefined || !c.skills || c.skills.includes(skill) ? [k] : [],
+      [skill ?? []].flat().every((s) => !c.skills || c.skills.includes(s)) ? [k] : [],
     )
   }
 

@@ -46,7 +46,11 @@ export const need = z.strictObject({
 export const phase = z.strictObject({
   seconds: z.tuple([instant, instant.nullable()]),
   hands: z
-    .strictObject({ skill: id.optional(), attention: z.number().min(0).max(1000).default(100) })
+    .strictObject({
+      /** What whoever does it must be able to do: one skill, or every one of a list. */
+      skill: z.union([id, z.array(id)]).optional(),
+      attention: z.number().min(0).max(1000).default(100),
+    })
     .optional(),
   watch: z.number().min(1).max(100).optional(),
   heat: z

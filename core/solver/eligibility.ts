@@ -1,10 +1,14 @@
 import type { Activity, Mode, Need, Phase, Problem, Station } from '../problem'
 import type { MMode } from './model'
 
-/** Indices of the cooks who have a skill. */
-export const skilled = (problem: Problem, skill: string | undefined) =>
+/** The skills that a phase wants: none, one or several. */
+const listed = (skill: string | readonly string[] | undefined): readonly string[] =>
+  skill === undefined ? [] : typeof skill === 'string' ? [skill] : skill
+
+/** Indices of the cooks who have a skill, or all of several. */
+export const skilled = (problem: Problem, skill: string | readonly string[] | undefined) =>
   problem.cooks.flatMap((c, i) =>
-    skill === undefined || !c.skills || c.skills.includes(skill) ? [i] : [],
+    !c.skills || listed(skill).every((s) => c.skills!.includes(s)) ? [i] : [],
   )
 
 /** Whether a station is of the kind, tags and size of a need, and reaches its heats. */
@@ -52,6 +56,8 @@ export function whyImpossible(
   const skill = spec.hands?.skill
   if (!problem.cooks.length) return `"${activity.id}" (${mode.id}) needs a cook, and there is none`
   return skill !== undefined && !skilled(problem, skill).length
-    ? `"${activity.id}" (${mode.id}) needs the skill "${skill}", which no cook has`
+    ? `"${activity.id}" (${mode.id}) needs the skill ${listed(skill)
+        .map((s) => `"${s}"`)
+        .join(' and ')}, which no cook has`
     : `"${activity.id}" (${mode.id}) asks for more attention in phase ${phase + 1} than any cook who may do it has`
 }

@@ -4,6 +4,7 @@ import { homeSession } from '../../bench/sessions'
 import { checkPlan, breachText } from '../plan'
 import { buildModel } from './buildModel'
 import { Construction } from './construction'
+import { withAskedWashes } from './askedWashes'
 import { planBody, planOf } from './emit'
 import { emptyGenes, takeDown } from './genes'
 import { Moves } from './moves'
@@ -38,7 +39,7 @@ describe('changes and kicks', () => {
       expect(Math.min(...candidate.floor)).toBeGreaterThanOrEqual(0)
       if (!schedule.decode(candidate) || lateness(model, schedule) > 0) continue
       kept++
-      const body = planBody(model, schedule)
+      const body = withAskedWashes(model, planBody(model, schedule))
       expect(checkPlan(model.problem, planOf(model, body, verdict)).map(breachText)).toEqual([])
       if (body.makespan > shortest) continue
       shortest = body.makespan

@@ -8,6 +8,7 @@ import { Learner } from './learn/learner'
 import { LARGE } from './learn/sessionModel'
 import { buildModel } from './buildModel'
 import { changesFrom } from './changes'
+import { withAskedWashes } from './askedWashes'
 import { Construction } from './construction'
 import { Annealing } from './annealing'
 import { followBody, type Genes } from './genes'
@@ -320,8 +321,10 @@ export class Search {
     return this.decode(true) || better
   }
 
-  private offer(body: PlanBody, values: number[]): boolean {
-    if (this.best && compareObjectives(values, this.best.values) >= 0) return false
+  private offer(found: PlanBody, valued: number[]): boolean {
+    if (this.best && compareObjectives(valued, this.best.values) >= 0) return false
+    const body = withAskedWashes(this.model, found)
+    const values = body === found ? valued : this.valuesOf(body)
     // Whatever a fault of construction may be: what breaks a rule is no plan.
     if (breachesOf(this.model, body) > 0) return false
     this.best = { body, values }

@@ -35,13 +35,14 @@ function touchesByCook({
 }: Context): Map<string, Touch[]> {
   const cooks = new Map(problem.cooks.map((c) => [c.id, c]))
   const byCook = new Map<string, Touch[]>()
-  const add = (id: string, touch: Touch, skill: string | undefined) => {
+  const add = (id: string, touch: Touch, skill: string | string[] | undefined) => {
     const cook = cooks.get(id)
     const say = (message: string) =>
       report({ rule: 4, subject: touch.who, from: touch.from, to: touch.to, message })
     if (!cook) return say(`names "${id}", who is no cook`)
-    if (!touch.fact && skill !== undefined && cook.skills && !cook.skills.includes(skill))
-      say(`needs the skill "${skill}", which "${id}" has not`)
+    for (const s of skill === undefined ? [] : [skill].flat())
+      if (!touch.fact && cook.skills && !cook.skills.includes(s))
+        say(`needs the skill "${s}", which "${id}" has not`)
     byCook.set(id, [...(byCook.get(id) ?? []), touch])
   }
   for (const { activity, mode, run } of placed.values())

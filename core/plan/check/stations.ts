@@ -1,4 +1,5 @@
 import type { Need, Station } from '../../problem'
+import type { ChoreRun } from '../schema'
 import { absences, overlap, type Context } from './context'
 
 interface Occupation {
@@ -38,6 +39,16 @@ export function checkStations(context: Context): void {
           })
     checkCapacity(station, list, context)
     if (station.wash) checkWashing(station, list, context)
+    else
+      for (const c of plan.chores)
+        if (c.station === station.id && !isFact(c, context))
+          report({
+            rule: 6,
+            subject: station.id,
+            from: c.from,
+            to: c.to,
+            message: 'is washed though it wants no washing',
+          })
   }
 }
 
@@ -131,27 +142,27 @@ function checkCapacity(station: Station, list: Occupation[], { report }: Context
   }
 }
 
-function checkWashing(station: Station, list: Occupation[], { plan, report }: Context): void {
-  const wash = station.wash!
+/** Rule 6: a wash in each gap that asks for one, and no other chores. */
+function checkWashing(station: Station, list: Occupation[], context: Context): void {
+  const { plan, facts, report } = context
   const order = [...list].sort((a, b) => a.from - b.from || a.to - b.to)
+  const now = facts.progress?.now ?? 0
+  /** Chores that are no facts, of which each gap may take one. */
+  const spare = new Set(plan.chores.filter((c) => c.station === station.id && c.from >= now))
   for (let i = 1; i < order.length; i++) {
     const before = order[i - 1]!
     const after = order[i]!
-    if (before.fact && after.fact) continue
-    const { contents: was } = before
-    const { contents: next } = after
-    if (was !== undefined && was === next) continue
-    const named = was !== undefined && next !== undefined ? wash.between?.[was]?.[next] : undefined
-    const seconds = named ?? wash.seconds
+    const seconds = washBetween(station, before, after)
     if (seconds === 0) continue
-    const washed = plan.chores.some(
+    const own = plan.chores.find(
       (c) =>
         c.station === station.id &&
         c.from >= before.to &&
         c.to <= after.from &&
         c.to - c.from >= seconds,
     )
-    if (!washed)
+    if (own) spare.delete(own)
+    else if (!before.fact || !after.fact)
       report({
         rule: 6,
         subject: after.who,
@@ -160,4 +171,34 @@ function checkWashing(station: Station, list: Occupation[], { plan, report }: Co
         message: `takes "${station.id}" after "${before.who}" without ${seconds} s of washing`,
       })
   }
+  for (const chore of spare) {
+    if (isFact(chore, context)) continue
+    const inUse = list.find((o) => o.from < chore.to && chore.from < o.to)
+    report({
+      rule: 6,
+      subject: station.id,
+      from: chore.from,
+      to: chore.to,
+      message: inUse
+        ? `is washed while "${inUse.who}" has it`
+        : 'is washed though nothing asks for it',
+    })
+  }
+}
+
+const isFact = (chore: ChoreRun, { facts }: Context) =>
+  facts.progress?.chores.some(
+    (c) => c.station === chore.station && c.cook === chore.cook && c.from === chore.from,
+  ) === true
+
+/** Seconds of washing that this order of contents asks for. */
+function washBetween(
+  station: Station,
+  { contents: was }: Occupation,
+  { contents: next }: Occupation,
+) {
+  const wash = station.wash!
+  if (was !== undefined && was === next) return 0
+  const named = was !== undefined && next !== undefined ? wash.between?.[was]?.[next] : undefined
+  return named ?? wash.seconds
 }
