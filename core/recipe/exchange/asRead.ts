@@ -30,10 +30,11 @@ export function asRead(recipe: Recipe): RecipeRead {
         celsius: heat ? (low === high ? low : [low, high]) : null,
         equipment: equipmentFor(recipe, s),
         hygiene: s.hygiene ?? lawOf(s.work).hygiene,
-        after: s.after.map(({ step, least, most }) => ({
+        after: s.after.map(({ step, least, most, food }) => ({
           step,
           ...(least === undefined ? {} : { least }),
-          ...(most === undefined ? {} : { most }),
+          ...(most == null ? {} : { most }),
+          ...(food === undefined ? {} : { food }),
         })),
         uses: s.uses,
         doubts: s.doubts,

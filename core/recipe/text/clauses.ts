@@ -20,7 +20,7 @@ interface Word {
 }
 
 const BEFORE_COMMAND = new Set(
-  'and then or now next finally lastly first also just please either meanwhile again simply immediately afterwards once'.split(
+  'you we i and then or now next finally lastly first also just please either meanwhile again simply immediately afterwards once'.split(
     ' ',
   ),
 )
@@ -31,7 +31,7 @@ const AFTER_COMMAND = new Set(
 )
 /** Commands that are things as well: taken for commands only where what follows says so. */
 const NOUNS = new Set(
-  'salt butter flour oil cream mince zest stone pit core joint skin string toast ice top dust line stew juice steam mix cover cut portion bag box label store heat cool brown dress glaze roll pat plate tip dot shape form press fold set season taste rest score process pulse work colour color place layer spread drop strip reserve crack stand stud smooth level dry thin seal close lock crisp grill fillet mash dice slice bottle pipe measure barbecue chop quarter halve roast crush split switch check turn'.split(
+  'puree purée shake whip fork stack salt butter flour oil cream mince zest stone pit core joint skin string toast ice top dust line stew juice steam mix cover cut portion bag box label store heat cool brown dress glaze roll pat plate tip dot shape form press fold set season taste rest score process pulse work colour color place layer spread drop strip reserve crack stand stud smooth level dry thin seal close lock crisp grill fillet mash dice slice bottle pipe measure barbecue chop quarter halve roast crush split switch check turn'.split(
     ' ',
   ),
 )
@@ -39,7 +39,11 @@ const NOUNS = new Set(
 const ALONE = new Set(['cool', 'season', 'rest', 'stir', 'cover'])
 /** Foods among them. */
 const SEASONINGS = new Set(['salt', 'butter', 'flour', 'oil', 'mince', 'skin'])
-const FOODS = new Set('salt butter flour oil cream mince toast ice juice stew zest skin'.split(' '))
+const FOODS = new Set(
+  'puree purée shake whip fork stack salt butter flour oil cream mince toast ice juice stew zest skin'.split(
+    ' ',
+  ),
+)
 const UNTIL =
   /\b(?:until|till|so that|so it|which|if|unless|without|because|as (?:it|they|the|soon)|while|when|once|where|making sure|checking|being careful|taking care|rather than|don't|don’t|do not|never|to prevent|to stop|to avoid|for serving|ready to)\b/g
 /** What follows a food that is a command: `salt the water`, never `vinegar and salt in a pan`. */
@@ -47,6 +51,10 @@ const AFTER_FOOD =
   /^(?:the|a|an|your|it|them|each|both|all|together|well|every|some|up|off|lightly|generously)$/
 /** `Use a stick blender to blend the soup`. */
 const TOOL = /^(?:use|using)\b/
+/** `While that's sitting there you chop`: a comma is missing. */
+const WHILE_YOU =
+  /^((?:while|as) (?:that|it|they|this)(?:['’]s| is|['’]re| are)? [a-z]+(?: [a-z]+)?) ((?:you|we|i) )/
+const MODAL = /^(?:must|should|may|can|will|to|need|needs)$/
 /** `Allow 5 minutes a batch`: how long what was just said takes. */
 const PER_BATCH =
   /^(?:allow|allowing|give) [^,;.]*\d[^,;.]* (?:per|for each|each|a) (?:batch|panful|lot|side)\b/
@@ -60,7 +68,9 @@ const STRONG = new Set(
 
 /** The parts of a sentence that each say to do something. */
 export function clausesOf(sentence: string): Clause[] {
-  const lower = sentence.toLowerCase()
+  const lower = sentence
+    .toLowerCase()
+    .replace(WHILE_YOU, (_, lead: string, who: string) => `${lead},${who}`)
   const words: Word[] = [...lower.matchAll(/[a-zà-ÿ]+(?:-[a-zà-ÿ]+)*/g)].map((m) => ({
     word: m[0],
     at: m.index,
@@ -85,6 +95,11 @@ export function clausesOf(sentence: string): Clause[] {
       /[,;:(.-]\s*$/.test(gap) ||
       BEFORE_COMMAND.has(previous.word) ||
       (/ly$/.test(previous.word) && opensBefore(lower, words, i - 1))
+    // `1 spoon of it`, `parsley and zest into the bowl`: things.
+    if (/\d/.test(gap) && previous !== undefined && !/[,;:.)]/.test(gap)) continue
+    const then = words[i + found.length]?.word ?? ''
+    if (afterAnd && FOODS.has(found.name) && /^(?:in|into|over|to|with|through)$/.test(then))
+      continue
     if (!opened || PER_BATCH.test(lower.slice(at))) continue
     // `In a large bowl, mix the turkey`: the first command after where it is done.
     const first = !commands.length && WHERE.test(lower) && /,\s*$/.test(gap)
@@ -105,7 +120,7 @@ export function clausesOf(sentence: string): Clause[] {
     const i = words.findIndex(
       (w, k) =>
         VERB_OF.has(w.word.replace(/-/g, ' ')) &&
-        !NOUNS.has(w.word) &&
+        (!NOUNS.has(w.word) || MODAL.test(words[k - 1]?.word ?? '')) &&
         ((TOOL.test(lower) && words[k - 1]?.word === 'to') ||
           !/^(?:the|a|an|your|of|to|with|for|some)$/.test(words[k - 1]?.word ?? '')),
     )
@@ -142,10 +157,19 @@ const LETS =
 /** `LOW 10 hrs`: the dial of a slow cooker. */
 const SLOW = /\b(?:low|high)\b(?! heat)[^.;]*\b\d+(?:\s*-\s*\d+)?\s*(?:hours?|hrs?|h)\b/i
 
+/** `2 carrots go in the food processor until they are small`. */
+const GOES_IN = /\b(?:go|goes)\b (?:straight )?(?:in|into|on|onto) (?:the|a|an|your) ([^.;,]+)/i
+
 /** `Oven on at 220C`, `12 minutes in the oven`: figures say what to do. */
 function withoutCommand(sentence: string): Clause[] {
   const oven = /\boven\b/i.test(sentence)
   const release = /\brelease\b|\boff the heat\b/i.test(sentence)
+  const into = GOES_IN.exec(sentence)
+  if (into && !oven) {
+    const text = sentence.replace(/[.\s]+$/, '')
+    const work: WorkKind = /\bprocessor|blender\b/i.test(into[1]!) ? 'cut' : 'assemble'
+    return [{ text, verb: 'put', work, light: true, meanwhile: false }]
+  }
   const timed = durationsIn(sentence).some((d) => d.kind === 'span')
   const hot = temperaturesIn(sentence).some((t) => t.of === 'oven')
   if (!timed && !(oven && hot)) return []

@@ -71,7 +71,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
     const in_ =
       vessel ?? (usable(where.vessel) && !busy ? where.vessel! : busy ? 'frying-pan' : fresh)
     need(in_)
-    if (ON_HOB.has(in_)) need('burner')
+    if (ON_HOB.has(in_) || OVER_HEAT.test(text)) need('burner')
     // Heat on the hob is not the oven's, unless the words put it there.
     if (!/\b(?:in|into|to) the oven\b/.test(text.toLowerCase())) all.delete('oven')
   }
@@ -155,6 +155,8 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
   }
   return [...all]
 }
+
+const OVER_HEAT = /\b(?:over|on) (?:an? |the )?(?:[a-z-]+ )?(?:heat|flame|hob|burner|ring)\b/i
 
 /** What something is mixed in, where its words do not say: what it is stirred into, or a bowl. */
 function mixedIn(lower: string, where: Whereabouts): string {

@@ -27,10 +27,15 @@ export const PASSIVE = new Set<WorkKind>([
 
 /** Commands for a single grip, done on the way to what follows. */
 const TRIVIAL =
-  /^(?:cover|uncover|reduce|lower|raise|increase|turn|flip|return|remove|switch|swap|keep|seal|close|lock|open|discard|set aside|swirl|lift|add|put|place|pour|tip|transfer|stir|bring|season|salt|slide|push|prick|baste|crack|sprinkle|drop|skim|divide|drizzle|scatter|dot|stand)$/
+  /^(?:cover|uncover|take|reduce|lower|raise|increase|turn|flip|return|remove|switch|swap|keep|seal|close|lock|open|discard|set aside|swirl|lift|add|put|place|pour|tip|transfer|stir|bring|season|salt|slide|push|prick|baste|crack|sprinkle|drop|skim|divide|drizzle|scatter|dot|stand)$/
 /** Done to what cooks while it cooks: no step of its own. */
 const BESIDE =
-  /^(?:cover|uncover|turn|flip|reduce|lower|raise|increase|skim|baste|seal|close|lock|swirl|set aside|remove|lift|discard|reserve|keep|season)$/
+  /^(?:cover|uncover|take|turn|flip|reduce|lower|raise|increase|skim|baste|seal|close|lock|swirl|set aside|remove|lift|discard|reserve|keep|season)$/
+
+/** `Mix the crumbs, sprinkle on top`: what is mixed is one thing, what it goes onto another. */
+const MIXES = /^(?:mix|combine|whisk|beat|stir together|rub|blend)$/
+const GOES_OVER =
+  /^(?:sprinkle|scatter|pour|spoon|spread|drizzle|brush|dot|crumble|ladle|tip)\b[^.;]*\b(?:on top|over|onto|all over)\b|^(?:stir|fold|pour|add|tip|whisk|beat) (?:it|this|them) (?:in|to|through)/i
 
 /** Clauses of one sentence put together that belong to one step. */
 export function grouped(clauses: readonly Clause[]): Group[] {
@@ -48,7 +53,8 @@ export function grouped(clauses: readonly Clause[]): Group[] {
     const take = () => {
       out[out.length - 1] = { ...here, text, meanwhile: last!.meanwhile || c.meanwhile }
     }
-    if (!last || (last.timed && timed)) out.push(here)
+    if (!last || (last.timed && timed) || (MIXES.test(last.verb) && GOES_OVER.test(c.text)))
+      out.push(here)
     else if (last.trivial && trivial && !last.timed && !timed) join()
     else if (last.trivial && !last.timed && !(PASSIVE.has(c.work) && carries(last.text))) take()
     else if (
@@ -92,3 +98,6 @@ export const isStorageNote = (text: string) =>
   /^(?:(?:it |they |this )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
     text,
   ) && durationsIn(text).some((d) => d.kind === 'keeps')
+/** `Keep the dressing separately`: says how it is kept, and is nothing to do. */
+export const isApart = (text: string) =>
+  /^(?:keep|store)\b[^.;]*\b(?:separate(?:ly)?|apart|on its own)\b/i.test(text)

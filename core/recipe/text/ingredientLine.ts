@@ -22,6 +22,8 @@ export interface IngredientRead {
   instead?: string
   /** The line says that it can be left out. */
   optional?: true
+  /** The heading that it stands under: `For the sauce`. */
+  group?: string
 }
 
 /** A US cup in ml, and what fills it in grams, by usual kitchen tables. */

@@ -2,6 +2,7 @@ import { durationsIn } from './durations'
 import { isHeading, sentencesOf } from './sentences'
 import { plain } from './plain'
 import { readIngredientLine } from './ingredientLine'
+import { ingredientsInProse } from './prose'
 import { clausesOf } from './clauses'
 
 /** A pasted recipe, told apart into its parts. */
@@ -9,6 +10,8 @@ export interface Layout {
   name: string
   serves: number | undefined
   ingredients: string[]
+  /** The heading that each ingredient stands under. */
+  groups?: (string | undefined)[]
   method: string
   doubts: string[]
 }
@@ -21,6 +24,28 @@ const OTHER =
   /^(?:#+\s*)?(?:\*\*)?(?:notes?|tips?|storage|nutrition|to store)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const SERVES =
   /\b(?:serves|feeds|servings?|yields?|makes|enough for|for|portions?)\s*:?\s*(?:about |approx\.? |around )?(\d+)(?:\s*(?:-|to)\s*(\d+))?(?:\s*(?:people|servings|portions|persons))?|\b(\d+)(?:\s*(?:-|to)\s*(\d+))?\s*(?:servings|portions|people)\b/i
+
+/** How many eat of it, by what a text says anywhere: rather that than how many pieces it makes. */
+function servingsIn(lines: readonly string[]): number | undefined {
+  for (const pattern of SERVINGS)
+    for (const line of lines) {
+      const m = pattern.exec(plain(line))
+      const n = m && Number(m[2] ?? m[1])
+      if (n && n <= 200) return n
+    }
+  return undefined
+}
+const COUNT = String.raw`(?:about |around |up to |approx\.? )?(\d+)(?:\s*(?:-|to|or)\s*(\d+))?`
+const SERVINGS = [
+  new RegExp(
+    String.raw`\b(?:serves|feeds|serving)\s*:?\s*${COUNT}(?!\s*(?:g|kg|ml|minutes|hours|min)\b)`,
+  ),
+  new RegExp(String.raw`\b(?:servings|portions|persons|people|eaters)\s*:\s*${COUNT}`),
+  new RegExp(String.raw`\bfor ${COUNT} (?:people|persons|eaters|of us|hungry)\b`),
+  new RegExp(
+    String.raw`^[^.!?]{0,50}\b${COUNT}\s*(?:generous |good |large |small )?(?:servings|portions)\b[^.!?]{0,20}[.)]?$`,
+  ),
+]
 
 /** Title, servings, ingredient lines and method of a text, by its headings or by what lines look like. */
 export function layoutOf(text: string): Layout {
@@ -72,25 +97,38 @@ export function layoutOf(text: string): Layout {
     name = 'A recipe without a name'
     doubts.push('no name was found')
   }
+  serves = servingsIn(lines) ?? serves
   if (serves === undefined) doubts.push('how many it serves is not stated: 4 is a guess')
-  const ingredients = lines.filter(
-    (l, i) =>
-      kind[i] === 'ingredient' &&
-      l &&
-      !isHeading(l) &&
-      !/^(?:for the .{2,40}|to (?:serve|finish|garnish))$/i.test(l.replace(/:$/, '')),
-  )
+  const listed: { line: string; group: string | undefined }[] = []
+  let group: string | undefined
+  lines.forEach((l, i) => {
+    if (kind[i] !== 'ingredient' || !l) return
+    if (isHeading(l) || GROUP.test(l.replace(/:$/, ''))) group = l.replace(/:$/, '')
+    else listed.push({ line: l, group })
+  })
   const steps = lines.filter((l, i) => kind[i] === 'method' && l)
-  if (!ingredients.length) ingredients.push(...toldIn(steps))
+  const ingredients = splitLines(listed.map((l) => l.line)).map((line) => ({
+    line,
+    group: listed.find((l) => l.line === line)?.group,
+  }))
+  if (!ingredients.length) {
+    const told = toldIn(steps)
+    for (const line of told.length ? told : ingredientsInProse(steps.join(' ')))
+      ingredients.push({ line, group: undefined })
+  }
   if (!ingredients.length) doubts.push('no list of ingredients was found')
   return {
     name: name.replace(/[:.]+$/, ''),
     serves,
-    ingredients: splitLines(ingredients),
+    ingredients: ingredients.map((i) => i.line),
+    groups: ingredients.map((i) => i.group),
     method: steps.join('\n'),
     doubts,
   }
 }
+
+const GROUP =
+  /^(?:(?:for )?the .{2,40}|for .{2,40}|to (?:serve|finish|garnish)|on the day|topping|filling|sauce|dressing|dough|marinade|base|crust|glaze|icing)$/i
 
 /** Lines of a text; headings with something behind them and a name in front of it all on their own. */
 function unfolded(text: string): string[] {
@@ -178,6 +216,17 @@ function severalIn(line: string): string[] {
   for (const mark of [/\s*;\s*/, /\s+\/\s+/, /\s+\|\s+/])
     if (own.split(mark).length > 2) return own.split(mark).filter(Boolean)
   const parts = own.split(/,\s*(?=\d)/)
+  // `2 chickens, 1.6 kg each` is one thing.
+  if (
+    parts
+      .slice(1)
+      .some((p) =>
+        /^\d+(?:[.,]\d+)?\s*(?:kg|g|lbs?|oz|ml|l|cm|inch\w*)(?: each| apiece| in all)?$/i.test(
+          p.trim(),
+        ),
+      )
+  )
+    return [line]
   const several = parts.length > 1 && parts.every((c) => readIngredientLine(c).amount > 0)
   if (!several || parts.some((c) => clausesOf(c).length)) return [line]
   // What has no amount stands at the end of the list: `…, 75 g suet, water`.

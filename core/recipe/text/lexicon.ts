@@ -17,13 +17,13 @@ export const VERBS: Verb[] = [
   { words: 'weigh measure', work: 'measure' },
   {
     words:
-      'mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
+      'fork shake whip mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
     work: 'mix',
     light: true,
   },
   {
     words:
-      'bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
+      'bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put take stack give place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
     work: 'assemble',
     light: true,
   },
@@ -58,7 +58,7 @@ export const VERBS: Verb[] = [
   { words: 'cool plunge refresh', work: 'cool' },
   { words: 'soak marinate marinade steep brine', work: 'soak' },
   { words: 'prove rise proof ferment', work: 'prove' },
-  { words: 'chill refrigerate', work: 'chill' },
+  { words: 'chill refrigerate open-freeze flash-freeze', work: 'chill' },
 ]
 
 export const VERB_OF = new Map<string, Verb>(
@@ -79,6 +79,14 @@ export const PHRASES: [RegExp, WorkKind][] = [
     /\b(?:pre-?heat|heat|turn on|warm|set|switch on) (?:up )?(?:the |your |an? )?air[ -]?fryer\b/,
     'heat',
   ],
+  [
+    /\b(?:turn|put|switch|raise|increase|lower|reduce)\b[^.;]*\boven\b(?: temperature)?(?: up| down| heat)*(?: to)? (?:gas|\d)/,
+    'heat',
+  ],
+  [
+    /\b(?:take|get|bring|lift|remove)\b[^.;]*\bout of the (?:fridge|refrigerator|freezer)\b/,
+    'rest',
+  ],
   [/\bpat\b[^.;]*\bdry\b/, 'drain'],
   [
     /\b(?:at|on|under|to) (?:high |low |full )?pressure\b|\b(?:high|low|full) pressure\b|\bpressure[ -]cook(?!er)/,
@@ -89,6 +97,8 @@ export const PHRASES: [RegExp, WorkKind][] = [
     'slow',
   ],
   [/\bair[ -]?fry\b/, 'bake'],
+  [/\bcook\b[^.;]*\bin (?:the|a) (?:[a-z-]+ )?oven\b/, 'bake'],
+  [/\b(?:cold |plenty of |lots of |much )water\b[^.;]*\b(?:overnight|hours?)\b/, 'soak'],
   [
     /\b(?:bring|return|brought|come|comes) (?:[^.;]*? )?(?:back )?(?:up )?to (?:a |the )?(?:rolling |gentle |full |fast )?(?:boil|bubble)\b/,
     'boil',
@@ -106,6 +116,10 @@ export const PHRASES: [RegExp, WorkKind][] = [
   [/\b(?:under|beneath) (?:the|a) (?:hot |preheated )?(?:grill|broiler)\b/, 'grill'],
   [/\breduce (?:it |this |(?:the )?[a-z]+ )?by (?:half|a third|two thirds|a quarter)\b/, 'simmer'],
   [/\b(?:leave|stand)\b[^.;]*\b(?:till|until) (?:cold|cool)\b/, 'cool'],
+  [
+    /\b(?:let|leave|allow)\b[^.;]*\b(?:become|get|go) (?:completely |quite )?(?:cold|cool)\b/,
+    'cool',
+  ],
   [
     /\bto (?:cool(?: completely| slightly| down| a little)?|go (?:quite |completely )?cold)[\s.]*$/,
     'cool',

@@ -2,15 +2,16 @@ import type { WorkKind } from '../work'
 import { clausesOf } from './clauses'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
-import { isLiquid, isRaw } from './foods'
-import { grouped, isBesideOnly, isHotFat, isStorageNote, type Group } from './groups'
+import { isLiquid, isMeat, isRaw } from './foods'
+import { grouped, isApart, isBesideOnly, isHotFat, isStorageNote, type Group } from './groups'
 import { namesOf, type IngredientRead } from './ingredientLine'
 import { VESSELS } from './lexicon'
-import { sentencesOf } from './sentences'
-import { cooks, hygieneOf } from './stepHygiene'
+import { bareOf } from './references'
+import { sectionsOf } from './sections'
+import { cooks, cooksThrough, hygieneOf } from './stepHygiene'
 import { GUESSED, timeOf } from './stepTime'
 import { temperaturesIn } from './temperatures'
-import { linked, type Draft } from './waits'
+import { Threads, type Mention, type Sources } from './threads'
 import { workOf } from './workOf'
 
 /** One thing to do, as a method says it. */
@@ -22,13 +23,16 @@ export interface StepRead {
   minutes: [number, number]
   /** Whether the text states them, or they are a guess by the kind of work. */
   stated: boolean
+  /** In how many goes it is done, all of which the minutes are for. */
+  goes?: number
   /** °C of oven or fat; a range as [low, high]; null where there is none. */
   celsius: number | [number, number] | null
   /** °C in the middle of the food at which it is done, where the text says so. */
   core?: number
   equipment: string[]
   hygiene: 'raw' | 'ready' | 'produce' | 'neutral'
-  after: { step: string; least?: number; most?: number }[]
+  /** What it waits for; `food: false` where only the order counts, like a pan used again. */
+  after: { step: string; least?: number; most?: number; food?: false }[]
   /** Ids of the ingredients that its words name. */
   uses: string[]
   /** What the cook has to look at. */
@@ -38,34 +42,43 @@ export interface StepRead {
 /** The steps of a method, with what waits for what; ingredients are told apart by their names. */
 export function stepsOf(method: string, ingredients: readonly IngredientRead[]): StepRead[] {
   const reader = new Reader(ingredients, method)
-  for (const sentence of sentencesOf(method))
-    for (const group of grouped(clausesOf(sentence))) reader.take(group)
-  return linked(reader.end())
+  sectionsOf(method).forEach((section, k) => {
+    for (const { text, label } of section.sentences) {
+      const groups = grouped(clausesOf(text))
+      groups.forEach((group, i) =>
+        reader.take(group, { section: k, label: label ?? section.heading, goesOn: i > 0 }),
+      )
+    }
+  })
+  return reader.end()
 }
 
-/** Goes through a method and keeps in mind where the food is by now. */
+type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
+
+/** A step before it has a name, with the drafts that it waits for. */
+type Draft = Omit<StepRead, 'id' | 'after'> & {
+  verb: string
+  waits: Map<number, { food: boolean; most?: number }>
+}
+
+/** Goes through a method and keeps in mind where each food is by now. */
 class Reader {
   private readonly drafts: Draft[] = []
-  private readonly cooked = new Set<string>()
-  /** Ingredients that were spoken of so far. */
-  private readonly named = new Set<string>()
+  private readonly threads: Threads
+  private readonly real: ReadonlyMap<string, string>
   /** `Heat the oil`: waits for what is fried in it. */
-  private prelude: string | undefined
-  private readonly where: Whereabouts = {
-    vessel: undefined,
-    dish: undefined,
-    oven: undefined,
-    fryer: undefined,
-    wet: false,
-    opened: false,
-    heated: undefined,
-    pan: 'frying-pan',
-  }
+  private prelude: { text: string; place: Place } | undefined
+  /** What an oven and an air fryer were last set to, and what a bare `pan` is. */
+  private readonly set: Pick<Whereabouts, 'oven' | 'fryer' | 'pan'>
+  private readonly locks: boolean
 
-  constructor(
-    private readonly ingredients: readonly IngredientRead[],
-    method: string,
-  ) {
+  private readonly ingredients: readonly IngredientRead[]
+
+  constructor(listed: readonly IngredientRead[], method: string) {
+    const ingredients = apart(listed, method)
+    this.ingredients = ingredients
+    this.real = new Map(ingredients.map((i) => [i.id, i.id.replace(/:.*$/, '')]))
+    this.threads = new Threads(ingredients)
     // Much liquid makes a bare `pan` a saucepan.
     const litres = ingredients.reduce(
       (sum, i) => sum + (isLiquid(i.item) ? i.amount * (LITRES[i.unit] ?? 0) : 0),
@@ -73,34 +86,52 @@ class Reader {
     )
     const poured =
       /\b(?:[4-9]\d\d ?ml|\d(?:\.\d+)? ?(?:l|litres?|liters?|pints?|quarts?)) (?:of )?(?:\w+ )?(?:stock|water|milk|broth)\b/i
-    if (litres >= 0.4 || poured.test(method)) this.where.pan = 'pot'
+    this.set = {
+      oven: undefined,
+      fryer: undefined,
+      pan: litres >= 0.4 || poured.test(method) ? 'pot' : 'frying-pan',
+    }
     // Before its lid is locked a pressure cooker is a pot.
-    this.where.opened = LOCKED.test(method)
+    this.locks = LOCKED.test(method)
   }
 
-  take(group: Group): void {
+  take(group: Group, place: Place): void {
+    const { prelude } = this
     const text =
-      this.prelude === undefined
+      prelude === undefined
         ? group.text
-        : `${this.prelude.replace(/[.\s]+$/, '')}, then ${group.text.charAt(0).toLowerCase()}${group.text.slice(1)}`
+        : `${prelude.text.replace(/[.\s]+$/, '')}, then ${group.text.charAt(0).toLowerCase()}${group.text.slice(1)}`
     if (isHotFat(group) && !durationsIn(text).some((d) => d.kind === 'span')) {
-      this.prelude = text
-      const vessel =
-        equipmentIn(text).find((k) => VESSELS.has(k)) ??
-        (/\b(?:the|same) (?:[a-z]+ )?pan\b/i.test(text) ? this.where.vessel : undefined) ??
-        (/\bpan\b/i.test(text) ? this.where.pan : undefined)
-      if (vessel) this.goTo(vessel, false)
-      this.where.heated = 'fry'
+      this.prelude = { text, place: prelude?.place ?? place }
       return
     }
     this.prelude = undefined
-    if (LOCKED.test(text)) this.where.opened = false
-    const last = this.drafts[this.drafts.length - 1]
-    if (last && isBesideOnly(group) && !durationsIn(text).length && last.work !== 'heat') {
-      last.do = `${last.do}. ${sentenceCase(text)}`
+    const before = this.drafts.at(-1)
+    if (isApart(text) && before) {
+      before.do = `${before.do}. ${sentenceCase(text)}`
       return
     }
-    if (last && goesOn(group, last)) {
+    if (isStorageNote(text)) return
+    const at = prelude ? { ...place, goesOn: prelude.place.goesOn } : place
+    const mention = this.mentionOf({ ...group, text }, at)
+    const sources = this.threads.sourcesOf(mention)
+    const { current } = this.threads
+    if (LOCKED.test(text) && current) current.where.opened = false
+    const last = this.drafts.at(-1)
+    const same = !sources.others.length && (!sources.main || sources.main === current)
+    if (
+      last &&
+      same &&
+      !sources.fresh.length &&
+      last.work !== 'heat' &&
+      isBesideOnly(group) &&
+      !durationsIn(text).length
+    ) {
+      last.do = `${last.do}. ${sentenceCase(text)}`
+      this.threads.beside(text)
+      return
+    }
+    if (last && same && goesOn(group, last)) {
       const span = durationsIn(text).find((d) => d.kind === 'span')!
       last.minutes = [span.least, span.most]
       last.stated = true
@@ -108,42 +139,124 @@ class Reader {
       last.do = `${last.do}: ${lowerFirst(sentenceCase(text))}`
       return
     }
-    if (!isStorageNote(text)) this.drafts.push(this.draft({ ...group, text }))
+    this.draft(mention, sources)
   }
 
-  end(): Draft[] {
-    if (this.prelude !== undefined) {
-      const text = this.prelude
-      this.drafts.push(this.draft({ text, work: 'fry', verb: 'heat', meanwhile: false }))
+  end(): StepRead[] {
+    const { prelude } = this
+    if (prelude) {
+      const mention = this.mentionOf(
+        { text: prelude.text, work: 'fry', verb: 'heat', meanwhile: false },
+        prelude.place,
+      )
+      this.draft(mention, this.threads.sourcesOf(mention))
     }
-    return this.drafts
+    this.tieUp()
+    const ids: string[] = []
+    return this.drafts.map(({ verb, waits, ...step }) => {
+      const id = idOf(verb, step.work, ids)
+      ids.push(id)
+      const all = [...waits.keys()].sort((a, b) => a - b)
+      return {
+        id,
+        ...step,
+        uses: [...new Set(step.uses.map((u) => this.real.get(u)!))],
+        after: all
+          .filter((k) => !all.some((w) => w !== k && this.leadsTo(k, w)))
+          .map((k) => {
+            const { food, most } = waits.get(k)!
+            return {
+              step: ids[k]!,
+              ...(most === undefined ? {} : { most }),
+              ...(food ? {} : { food: false as const }),
+            }
+          }),
+      }
+    })
   }
 
-  /** Whether an ingredient is in what is cooked here: not the meat that nobody has spoken of yet. */
-  private isIn(i: IngredientRead, uses: readonly string[], work: WorkKind): boolean {
-    if (uses.includes(i.id)) return true
-    if (work === 'brown') return false
-    return this.named.has(i.id) || !isRaw(i.item) || (!uses.length && !this.named.size)
+  /** What was cut and never spoken of again goes into what is made last. */
+  private tieUp(): void {
+    const end = this.drafts.length - 1
+    const waited = new Set(this.drafts.flatMap((d) => [...d.waits.keys()]))
+    this.drafts.forEach((d, k) => {
+      if (k < end && !waited.has(k) && (d.work === 'cut' || d.work === 'measure'))
+        this.drafts[end]!.waits.set(k, { food: true })
+    })
   }
 
-  private goTo(vessel: string, wet: boolean): void {
-    const { where } = this
-    if (vessel !== where.vessel && vessel !== 'bowl') where.wet = wet
-    where.vessel = vessel
+  private leadsTo(from: number, to: number): boolean {
+    return [...this.drafts[to]!.waits.keys()].some(
+      (k) => k === from || (k > from && this.leadsTo(from, k)),
+    )
   }
 
-  private draft(group: Group): Draft {
-    const { where, ingredients, cooked } = this
-    const { text } = group
-    const uses = usedIn(text, ingredients)
+  private mentionOf(group: Group, place: Place): Mention {
+    return {
+      text: group.text,
+      verb: group.verb,
+      work: group.work,
+      uses: this.nearest(usedIn(bareOf(group.text), this.ingredients)),
+      vessels: equipmentIn(group.text).filter((k) => VESSELS.has(k)),
+      meanwhile: group.meanwhile,
+      ...place,
+    }
+  }
+
+  /** Of two things by the same name the one that stands with what is being worked on, or the one that is not used yet. */
+  private nearest(uses: string[]): string[] {
+    const list = uses.map((id) => this.ingredients.find((i) => i.id === id)!)
+    const head = (i: IngredientRead) => namesOf(i.item).at(-1)
+    return uses.filter((_, k) => {
+      const own = list[k]!
+      const same = list.filter((o) => o !== own && head(o) === head(own))
+      if (!same.length) return true
+      const { current } = this.threads
+      const groups = new Set(
+        [...(current?.items ?? [])].map((x) => this.ingredients.find((i) => i.id === x)!.group),
+      )
+      const here = (i: IngredientRead) => groups.has(i.group) && groups.size === 1
+      if (!here(own) && same.some(here)) return false
+      return true
+    })
+  }
+
+  /** Where the food of a step is: where that of its main source was, or nowhere yet. */
+  private whereOf({ main, order }: Sources): Whereabouts {
+    const known = main?.where
+    const pan = order.length
+      ? this.drafts[order.at(-1)!]!.equipment.find((k) => VESSELS.has(k))
+      : undefined
+    return {
+      vessel: known?.vessel ?? pan,
+      dish: known?.dish,
+      wet: known?.wet ?? false,
+      opened: known?.opened ?? this.locks,
+      heated: known?.heated,
+      ...this.set,
+    }
+  }
+
+  private draft(mention: Mention, sources: Sources): void {
+    const { ingredients, threads } = this
+    const { text } = mention
+    const index = this.drafts.length
+    const where = this.whereOf(sources)
+    if (LOCKED.test(text)) where.opened = false
+    const uses = [...new Set([...mention.uses, ...sources.fresh])]
     const items = uses.map((id) => ingredients.find((i) => i.id === id)!.item)
     const named = equipmentIn(text)
     const vessel = named.find((k) => VESSELS.has(k))
     const doubts: string[] = []
     const wet = isLiquid(text) || items.some(isLiquid)
+    const goTo = (kind: string) => {
+      if (kind !== where.vessel && kind !== 'bowl') where.wet = wet
+      where.vessel = kind
+    }
+    if (HOT_FAT.test(text)) where.heated ??= 'fry'
     if (vessel && vessel !== where.vessel && vessel !== 'bowl') where.wet = false
     if (wet) where.wet = true
-    const work = workOf(group, where, named, items)
+    const work = workOf({ ...mention }, where, named, items)
     const equipment = equipmentOf(text, work, where)
     const heat = this.heatOf(text, work, equipment, doubts)
     const main = equipment.find((k) => VESSELS.has(k))
@@ -156,18 +269,32 @@ class Reader {
       (main !== 'bowl' || vessel) &&
       !/\b(?:hand|stick|immersion) blender\b/i.test(text)
     )
-      this.goTo(main, wet)
+      goTo(main)
     if (vessel && ['tray', 'oven-dish', 'tin'].includes(vessel)) where.dish = vessel
     if (cooks(work)) where.heated = work
     if (work === 'pressure') where.opened = false
     else if (where.vessel === 'pressure-cooker' && work === 'rest') where.opened = true
     const time = timeOf(text, work, uses, ingredients, doubts)
-    const hygiene = hygieneOf(text, work, uses, ingredients, cooked, this.drafts)
-    // What was browned is not done; what was simmered or baked is, and all that was in it.
-    if (cooks(work)) for (const i of ingredients) if (this.isIn(i, uses, work)) cooked.add(i.id)
-    for (const id of uses) this.named.add(id)
-    const within = withinOf(text)
-    return {
+    const cooked = [sources.main, ...sources.others].some((t) => t?.cooked)
+    // What the list does not hold the words may still name.
+    const unlisted = !cooked && isMeat(bareOf(text)) && !ingredients.some((i) => isRaw(i.item))
+    const raw = threads.isRaw(sources) || unlisted
+    const fresh = sources.fresh.map((id) => ingredients.find((i) => i.id === id)!.item)
+    const hygiene = hygieneOf(text, work, {
+      raw,
+      cooked,
+      fresh,
+      items: unlisted ? [text] : threads.itemsOf(sources),
+    })
+    const most = withinOf(text)
+    const waits: Draft['waits'] = new Map()
+    for (const k of sources.order) waits.set(k, { food: false })
+    for (const k of [
+      ...sources.after,
+      ...[sources.main, ...sources.others].flatMap((t) => t?.last ?? []),
+    ])
+      if (work !== 'heat') waits.set(k, { food: true, ...(most === undefined ? {} : { most }) })
+    this.drafts.push({
       do: sentenceCase(text),
       work,
       ...time,
@@ -176,11 +303,15 @@ class Reader {
       hygiene,
       uses,
       doubts,
-      meanwhile: group.meanwhile,
-      separate: SEPARATE.test(text),
-      verb: group.verb,
-      ...(within === undefined ? {} : { within }),
-    }
+      verb: mention.verb,
+      waits,
+    })
+    if (work === 'heat' && !named.includes('microwave')) return
+    const done = cooksThrough(work, time.minutes[1])
+    threads.taken(index, { ...mention, work }, sources, where, {
+      raw: raw && !done,
+      cooked: cooked || cooks(work),
+    })
   }
 
   private heatOf(
@@ -189,7 +320,7 @@ class Reader {
     equipment: readonly string[],
     doubts: string[],
   ): Pick<Draft, 'celsius' | 'core'> {
-    const { where } = this
+    const where = this.set
     const all = temperaturesIn(text)
     const oven = all.find((t) => t.of !== 'core')
     const core = all.find((t) => t.of === 'core')
@@ -222,8 +353,26 @@ const goesOn = (group: Group, last: Draft) =>
   ) &&
   /^(?:cook|take|turn|stir|remove|uncover)$/.test(group.verb)
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
-const SEPARATE =
-  /\b(?:separate|another|second|clean|different|other) (?:\w+ )?(?:pan|pot|bowl|saucepan|skillet|dish)\b/i
+/** Eggs that are separated are two things from then on. */
+const apart = (listed: readonly IngredientRead[], method: string): IngredientRead[] =>
+  listed.flatMap((i) =>
+    /\beggs?$/.test(i.item) && /\byolks?\b/i.test(method) && /\bwhites?\b/i.test(method)
+      ? [
+          { ...i, id: `${i.id}:yolk`, item: 'egg yolks' },
+          { ...i, id: `${i.id}:white`, item: 'egg whites' },
+        ]
+      : [i],
+  )
+
+const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
+
+function idOf(verb: string, work: WorkKind, taken: readonly string[]): string {
+  const base = verb.replace(/[^a-z]+/g, '-').replace(/^-|-$/g, '') || work
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? base : `${base}-${n}`
+    if (!taken.includes(id)) return id
+  }
+}
 
 const sentenceCase = (text: string) => {
   const tidy = text.replace(/[\s.,;:]+$/, '')
@@ -237,19 +386,37 @@ function withinOf(text: string): number | undefined {
   return /\b(?:immediately|at once|straight ?away|right away)\b/i.test(text) ? 2 : undefined
 }
 
+/** Made of a thing, and not the thing: `chicken stock` is no chicken. */
+const MADE_FROM =
+  /^(?:stock|broth|sauce|gravy|bouillon|powder|paste|oil|juice|vinegar|seasoning|cube)s?$/
+
 /** Ids of the ingredients whose names stand in a text. */
 export function usedIn(text: string, ingredients: readonly IngredientRead[]): string[] {
-  const words = new Set(namesOf(text))
+  const list = namesOf(text)
+  const words = new Set(list)
+  const names = new Map(ingredients.map((i) => [i.id, namesOf(i.item)]))
   // A word that several ingredients share tells none of them apart, unless it is all there is.
-  const sharing = new Map<string, number>()
+  const sharing = new Map<string, IngredientRead[]>()
   for (const i of ingredients)
-    for (const n of namesOf(i.item)) sharing.set(n, (sharing.get(n) ?? 0) + 1)
+    for (const n of names.get(i.id)!) sharing.set(n, [...(sharing.get(n) ?? []), i])
+  const hits = (i: IngredientRead) => names.get(i.id)!.filter((n) => words.has(n))
+  const isMadeFrom = (i: IngredientRead) => MADE_FROM.test(names.get(i.id)!.at(-1) ?? '')
   return ingredients
     .filter((i) => {
-      const names = namesOf(i.item)
-      const hit = names.filter((n) => words.has(n))
+      const own = names.get(i.id)!
+      const hit = hits(i)
       if (!hit.length) return false
-      return hit.some((n) => sharing.get(n) === 1) || hit.length === names.length
+      const head = own.at(-1)!
+      if (isMadeFrom(i) && own.length > 1)
+        return hit.includes(head) && (hit.length > 1 || sharing.get(head)!.length === 1)
+      if (hit.some((n) => sharing.get(n)!.length === 1)) return true
+      if (hit.length === own.length && own.length > 1) return true
+      // The thing itself rather than what is made from it, then what more of its words stand for.
+      return hit.some((n) => {
+        const others = sharing.get(n)!.filter((o) => o !== i && !isMadeFrom(o))
+        const spoken = list.some((w, k) => w === n && !MADE_FROM.test(list[k + 1] ?? ''))
+        return spoken && others.every((o) => hits(o).length <= hit.length)
+      })
     })
     .map((i) => i.id)
 }

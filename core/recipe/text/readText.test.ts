@@ -75,7 +75,7 @@ describe('readRecipeText', () => {
     const read = readRecipeText(
       'Burgers\n\nIngredients\n500 g minced beef\n1 onion\n\nMethod\nChop the onion. Mix the mince with the onion in a bowl. Shape into 4 burgers. Fry for 5 minutes per side. Serve at once.',
     )
-    expect(read.steps.map((s) => s.hygiene)).toEqual(['produce', 'raw', 'raw', 'neutral', 'ready'])
+    expect(read.steps.map((s) => s.hygiene)).toEqual(['produce', 'raw', 'raw', 'raw', 'ready'])
     expect(read.steps[3]!.minutes).toEqual([10, 10])
     expect(read.steps[4]!.after[0]!.most).toBe(2)
   })

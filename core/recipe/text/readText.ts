@@ -26,15 +26,17 @@ export function recipeFrom(parts: {
   name: string
   serves: number | undefined
   ingredients: string[]
+  groups?: (string | undefined)[]
   method: string
   doubts: string[]
 }): RecipeRead {
   const ids = new Set<string>()
-  const ingredients = parts.ingredients.map((line): IngredientRead => {
+  const ingredients = parts.ingredients.map((line, k): IngredientRead => {
     const read = readIngredientLine(line)
     const id = idFor(namesOf(read.item).at(-1) ?? 'item', ids)
     ids.add(id)
-    return { id, ...read }
+    const group = parts.groups?.[k]
+    return { id, ...read, ...(group === undefined ? {} : { group }) }
   })
   const steps = stepsOf(parts.method, ingredients)
   const doubts = [...parts.doubts]

@@ -1,54 +1,70 @@
 import type { WorkKind } from '../work'
-import { isDough, isRaw } from './foods'
+import { isDough, isFish, isMeat, isRaw } from './foods'
 import { ON_HEAT } from './groups'
-import type { IngredientRead } from './ingredientLine'
 
 const DONE_BY = new Set<WorkKind>([...ON_HEAT, 'bake', 'grill', 'slow', 'pressure'])
 /** Whether a kind of work cooks what it is done to. */
 export const cooks = (work: WorkKind) => DONE_BY.has(work)
 
-const GOES_ON =
-  /^(?:mix|toss|coat|combine|season|marinate|massage|brown|stir|roll|shape|form|divide)\b,?\s*(?:well|together|thoroughly|it|them|everything|with|in|into|and|$)/i
+/** Minutes of frying by which raw food is done rather than browned: an estimate of ours. */
+const FRIED_THROUGH = 9
+
+/** Whether raw food is done after so many minutes of it: browning leaves it raw inside. */
+export const cooksThrough = (work: WorkKind, minutes: number) =>
+  cooks(work) && work !== 'brown' && !(work === 'fry' && minutes < FRIED_THROUGH)
+
+const HANDS = new Set<WorkKind>([
+  'cut',
+  'season',
+  'shape',
+  'mix',
+  'assemble',
+  'brown',
+  'fry',
+  'soak',
+  'drain',
+  'pack',
+  'blend',
+  'measure',
+])
+const PUTS =
+  /^(?:add|put|lay|place|lift|arrange|return|tip|drop|lower|slide|nestle|press|dip|turn|sit|stand|spread)\b/i
+
+/** What a step finds and takes: whether anything raw or cooked is in it, and what is new. */
+export interface Handled {
+  raw: boolean
+  cooked: boolean
+  fresh: readonly string[]
+  items: readonly string[]
+}
 
 /** Where hands have been after a step: on raw meat, fish or egg, on produce, or on ready food. */
 export function hygieneOf(
   text: string,
   work: WorkKind,
-  uses: string[],
-  ingredients: readonly IngredientRead[],
-  cookedRaw: Set<string>,
-  before: readonly { work: WorkKind; hygiene: string }[],
+  { raw, cooked, fresh, items }: Handled,
 ): 'raw' | 'ready' | 'produce' | 'neutral' {
-  // `Mix well with the yogurt`: still what the hands were on a moment ago.
-  const last = before.at(-1)
-  const on = last?.hygiene === 'raw' && !cooks(last.work) && GOES_ON.test(text)
-  const raw =
-    on ||
-    uses.some((id) => isRaw(ingredients.find((i) => i.id === id)!.item) && !cookedRaw.has(id)) ||
-    (isRaw(text) && !before.some((d) => cooks(d.work)))
-  const doneOnHeat = before.some((d) => cooks(d.work))
+  if (raw) {
+    const flesh = items.some((i) => isMeat(i) || isFish(i))
+    // Eggs in their shells soil nothing.
+    const inShell =
+      !flesh &&
+      (work === 'boil' || work === 'simmer' || work === 'cool') &&
+      !/\bcrack|poach/i.test(text)
+    const touched = HANDS.has(work) || fresh.some(isRaw) || PUTS.test(text)
+    if (touched && !inShell) return 'raw'
+  }
   switch (work) {
     case 'cut':
-      return raw
-        ? 'raw'
-        : doneOnHeat && !uses.some((id) => !cookedRaw.has(id))
-          ? 'ready'
-          : 'produce'
-    case 'season':
+      return cooked && !fresh.length ? 'ready' : 'produce'
     case 'shape':
+      return isDough(text) || !cooked ? 'neutral' : 'ready'
     case 'mix':
     case 'assemble':
-    case 'brown':
-    case 'soak':
-    case 'drain':
-      if (raw) return 'raw'
-      if (work === 'shape' && isDough(text)) return 'neutral'
-      return doneOnHeat && (work === 'mix' || work === 'assemble') ? 'ready' : 'neutral'
+      return cooked ? 'ready' : 'neutral'
     case 'pack':
     case 'blend':
-      return raw ? 'raw' : 'ready'
-    case 'fry':
-      return raw ? 'raw' : 'neutral'
+      return 'ready'
     default:
       return 'neutral'
   }

@@ -1,6 +1,7 @@
 import type { WorkKind } from '../work'
 import { durationsIn, type Duration } from './durations'
 import { isMeat } from './foods'
+import { plain } from './plain'
 import type { IngredientRead } from './ingredientLine'
 
 export const GUESSED = 'no time is stated: this is a guess'
@@ -39,7 +40,7 @@ export function timeOf(
   uses: string[],
   ingredients: readonly IngredientRead[],
   doubts: string[],
-): { minutes: [number, number]; stated: boolean } {
+): { minutes: [number, number]; stated: boolean; goes?: number } {
   const all = durationsIn(text)
   const weight = all.find((d) => d.kind === 'perWeight')
   if (weight) return { minutes: byWeight(weight, all, uses, ingredients, doubts), stated: true }
@@ -58,13 +59,54 @@ export function timeOf(
     }
     if (first.open === 'least') doubts.push('only the least time is stated')
     if (first.open === 'most') doubts.push('only the most time is stated')
-    return { minutes: [least, most], stated: true }
+    const goes = goesIn(text, uses, ingredients)
+    return goes > 1
+      ? { minutes: [goes * least, goes * most], stated: true, goes }
+      : { minutes: [least, most], stated: true }
   }
+  const ahead = all.find((d) => d.kind === 'moment')
+  if (ahead && work === 'rest' && /\bout of the (?:fridge|refrigerator|freezer)\b/i.test(text))
+    return { minutes: [ahead.least, ahead.most], stated: true }
   const [least, most] = GUESS[work]
   const things = Math.max(1, uses.length)
   const factor = work === 'cut' ? Math.min(3, 0.5 + 0.5 * things) : 1
   doubts.push(GUESSED)
   return { minutes: [Math.round(least * factor), Math.round(most * factor)], stated: false }
+}
+
+/** In how many goes something is done, where the time is that of each: `in 3 batches, 9 minutes a batch`. */
+function goesIn(text: string, uses: string[], ingredients: readonly IngredientRead[]): number {
+  const line = plain(text)
+  const each =
+    /\b(?:minutes?|mins?|min|m|seconds?|secs?|hours?|hrs?)\.?\s*(?:each|apiece|(?:per|a|for each|for every|each) (?:batch|panful|lot|load|go|round|tray|pan|side|one|portion|pancake|piece))\b/.test(
+      line,
+    ) || /\b(?:each|every|a|per) (?:batch|panful|lot|load|go|round)\b[^.;]*\d/.test(line)
+  const batches =
+    /\b(?:in|into|as) (?:about )?(\d+|a couple of) (?:equal )?(?:batches|panfuls|lots|loads|goes|rounds|pans)\b/.exec(
+      line,
+    )?.[1]
+  if (batches && each) return batches.startsWith('a') ? 2 : Number(batches)
+  const atATime = /\b(?:(1|2|3|4|5|6|a few) at a time|1 by 1|singly)\b/.exec(line)
+  if (!atATime || !each) return 1
+  const many = /^(?:[a-z]+ )+?(\d+) /.exec(line)?.[1]
+  const counted = ingredients.find((i) => uses.includes(i.id) && i.unit === 'piece' && i.amount > 1)
+  const pieces = many === undefined ? (counted?.amount ?? 1) : Number(many)
+  return Math.max(1, Math.ceil(pieces / Number(atATime[1]?.replace('a few', '3') ?? 1)))
+}
+
+/** Grams of one piece: `2 chickens, 1.6 kg each`, `1 beef joint, 1 kg`. */
+export function pieceGrams(i: IngredientRead): number {
+  if (i.unit === 'kg') return 1000 * i.amount
+  if (i.unit === 'g') return i.amount
+  const m =
+    /(\d+(?:\.\d+)?)\s*-?\s*(kg|kilos?|g|grams?|lbs?|pounds?|oz)\b(?: ?(each|apiece))?/.exec(
+      plain(i.text),
+    )
+  if (!m) return 0
+  const unit = m[2]!
+  const grams =
+    Number(m[1]) * (/^k/.test(unit) ? 1000 : /^g/.test(unit) ? 1 : /^oz/.test(unit) ? 28.35 : 453.6)
+  return Math.round(m[3] || i.amount <= 1 ? grams : grams / i.amount)
 }
 
 /** So many minutes for each weight, and a constant: of the heaviest piece that is named. */
@@ -75,8 +117,7 @@ function byWeight(
   ingredients: readonly IngredientRead[],
   doubts: string[],
 ): [number, number] {
-  const grams = (i: IngredientRead) =>
-    i.unit === 'kg' ? 1000 * i.amount : i.unit === 'g' ? i.amount : 0
+  const grams = pieceGrams
   const named = ingredients.filter((i) => uses.includes(i.id) && isMeat(i.item))
   const heaviest = [...(named.length ? named : ingredients.filter((i) => isMeat(i.item)))].sort(
     (a, b) => grams(b) - grams(a),

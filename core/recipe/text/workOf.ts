@@ -55,6 +55,7 @@ export function workOf(
     case 'poach':
       return named.includes('oven') ? 'bake' : 'simmer'
     case 'press':
+      if (/\bgarlic\b/.test(text)) return 'cut'
       if (spans.some((d) => d.least >= 8)) return 'rest'
     // falls through
     case 'pat':

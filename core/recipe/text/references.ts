@@ -1,0 +1,143 @@
+import { namesOf, singular, type IngredientRead } from './ingredientLine'
+import { isMeat, isFish } from './foods'
+import { plain } from './plain'
+
+/** Dry and wet staples that go into several things: naming one again is not naming what it went into. */
+const STAPLE =
+  /\b(?:salt|pepper|oil|water|sugar|flour|butter|vinegar|seasoning|ice|milk|stock|cornflour|cornstarch)\b/
+export const isStaple = (item: string) => STAPLE.test(item)
+
+/** Things made on the way, by which a method goes on speaking of them. */
+export const PRODUCTS = new Set(
+  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet rub brine coating crumb salad slaw'.split(
+    ' ',
+  ),
+)
+
+/** What a cook calls several things at once. */
+const CATEGORIES: [RegExp, RegExp][] = [
+  [
+    /\b(?:vegetables?|veg|veggies|aromatics)\b/,
+    /\b(?:onions?|shallots?|carrots?|celery|peppers?|leeks?|fennel|courgettes?|zucchini|aubergines?|eggplants?|squash|pumpkin|potato(?:es)?|swedes?|parsnips?|turnips?|beans|peas|broccoli|cauliflower|cabbage|kale|spinach|mushrooms?|tomato(?:es)?|beetroots?|garlic|roots?)\b/,
+  ],
+  [
+    /\b(?:fruits?)\b/,
+    /\b(?:apples?|pears?|plums?|berries|cherries|peach(?:es)?|apricots?|rhubarb|oranges?)\b/,
+  ],
+  [
+    /\b(?:spices)\b/,
+    /\b(?:cumin|coriander|turmeric|paprika|cinnamon|cardamom|cloves|spice|chilli|ginger|allspice|nutmeg)\b/,
+  ],
+  [
+    /\b(?:herbs)\b/,
+    /\b(?:parsley|thyme|rosemary|sage|basil|mint|dill|chives|oregano|tarragon|bay)\b/,
+  ],
+]
+const MEATS = /\b(?:meat|birds?|joints?|the roast)\b/
+const FISHES = /\b(?:fish|fillets?)\b/
+
+/** How much of an ingredient a mention takes: all there is, a part, or what is left of it. */
+export type Share = 'all' | 'part' | 'rest'
+
+const PART =
+  /(?:\b(?:half|some|a (?:little|third|quarter|few|bit)|(?:two|three|\d) (?:thirds|quarters)|third|quarter|most|one|a few|\d+(?:\.\d+)? ?(?:tbsp|tsp|g|ml|cups?|tablespoons?|teaspoons?|spoons?|litres?|l|oz)?)(?: (?:of|the|of the|it))?)\s+(?:[a-z-]+ ){0,2}$/
+const REST =
+  /\b(?:rest(?: of)?(?: the)?|remaining|remainder of(?: the)?|other(?: half)?(?: of)?(?: the)?|leftover|reserved|more|another|extra)\s+(?:[a-z-]+ ){0,2}$/
+
+/** How a text speaks of an ingredient. */
+export function shareOf(text: string, ingredient: IngredientRead): Share {
+  const lower = plain(text)
+  for (const name of namesOf(ingredient.item)) {
+    const at = lower.search(new RegExp(`\\b${escape(name)}`))
+    if (at < 0) continue
+    const before = lower.slice(0, at)
+    if (REST.test(before)) return 'rest'
+    if (PART.test(before)) return 'part'
+  }
+  return 'all'
+}
+
+/** Whether a text says `reserved`: what was kept back of something, with nothing else of it. */
+export const isReserved = (text: string) => /\breserved\b/i.test(text)
+
+const escape = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
+
+/** Names of things made before that a text speaks of as known: `the sauce`, `this dough`. */
+export function productsIn(text: string): string[] {
+  const words = plain(text).match(/[a-z]+/g) ?? []
+  return [...new Set(words.map(singular).filter((w) => PRODUCTS.has(w)))]
+}
+
+/** Names of what a text makes: `to a soft dough`, `make the sauce`, `for the filling`. */
+export function madeIn(text: string): string[] {
+  const lower = plain(text)
+  const out = new Set<string>()
+  for (const m of lower.matchAll(
+    /\b(?:(?:in)?to (?:make |form )?an?|make (?:the|an?)|form an?|for (?:the|an?)|until (?:you have|it (?:is|forms|makes|becomes)) an?|gives? an?|be(?:come)?s? an?) ((?:[a-z-]+ ?){1,4})/g,
+  )) {
+    const noun = m[1]!
+      .trim()
+      .split(' ')
+      .map(singular)
+      .find((w) => PRODUCTS.has(w))
+    if (noun) out.add(noun)
+  }
+  return [...out]
+}
+
+/** Whether a text speaks of an ingredient by the name of its kind: `the vegetables`, `the meat`. */
+export function namesKind(text: string, item: string): boolean {
+  const lower = plain(text)
+  if (MEATS.test(lower) && isMeat(item) && !isFish(item)) return true
+  if (FISHES.test(lower) && isFish(item)) return true
+  if (/\bmince\b/.test(lower) && /\b(?:minced?|ground)\b/.test(item)) return true
+  return CATEGORIES.some(([kind, members]) => kind.test(lower) && members.test(item.toLowerCase()))
+}
+
+/** `About half an hour before the stew is done, `. */
+const TIMED_LEAD =
+  /^(?:about |around |roughly |some )?(?:\d+(?:[.,]\d+)?|an?|half|a quarter|one|two|three|four|five|ten|fifteen|twenty|thirty|forty|forty-five)\b[a-z0-9 -]*\b(?:minutes?|hours?|min)\b[^,;]*\bbefore\b[^,;]*,\s*/i
+const LEAD =
+  /^(?:(?:then|now|next|finally|lastly|first|gradually|gently|carefully|slowly|immediately|just|also|afterwards|quickly|lightly|generously|last thing|last of all|and|so|right|okay)\b[\s,]*)+/i
+
+/** Clauses that only say when or how far, and whose foods are not what is worked on. */
+export const bareOf = (text: string) =>
+  text
+    .replace(/^(?:meanwhile|in the meantime|at the same time)\b[\s,:]*/i, '')
+    .replace(/^(?:while|as|before)\b[^,;:]*[,;:]\s*/i, '')
+    .replace(TIMED_LEAD, '')
+    .replace(LEAD, '')
+    .replace(/\b(?:until|till|so that|to serve with|making sure)\b[^,;.]*/gi, ' ')
+    .replace(/\bwhile\b[^,;.]*/gi, ' ')
+    .replace(/\([^)]*\)/g, ' ')
+
+export const beginsAnew = (text: string) =>
+  /^(?:meanwhile|in the meantime|at the same time|while\b|as (?:it|they|the|that|this)\b|during this time|separately)/i.test(
+    text,
+  ) || TIMED_LEAD.test(text)
+
+/** What shaped things are made of, where a method goes on speaking of the things. */
+export const MADE_OF: Record<string, string[]> = {
+  pancake: ['batter', 'mixture'],
+  crepe: ['batter'],
+  patty: ['mixture', 'mince'],
+  burger: ['mixture', 'mince'],
+  meatball: ['mixture', 'mince'],
+  ball: ['mixture', 'dough'],
+  cake: ['mixture', 'batter'],
+  fishcake: ['mixture'],
+  roll: ['dough'],
+  bun: ['dough'],
+  knot: ['dough'],
+  loaf: ['dough'],
+  bread: ['dough'],
+  round: ['dough', 'pastry'],
+  biscuit: ['dough', 'mixture'],
+  cookie: ['dough', 'mixture'],
+  crumb: ['coating', 'crumble'],
+}
+
+/** Boxes, jars and glasses that food was put into, as they are spoken of again. */
+export const PUT_INTO =
+  /\b(?:in|into|between|among)\b[^.;]*?\b(boxes|tubs|jars|glasses|ramekins|pots|bags)\b/
+export const SPOKEN_OF = /\b(?:the|each|every) (box|tub|jar|glass|ramekin|bag)(?:es|s)?\b/

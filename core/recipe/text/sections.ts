@@ -1,0 +1,31 @@
+import { isHeading, sentencesOf } from './sentences'
+
+/** A part of a method under a heading of its own, or the method before the first of them. */
+export interface Section {
+  heading: string | undefined
+  /** Sentences, each with the label that stood in front of it: `For the sauce`. */
+  sentences: { text: string; label: string | undefined }[]
+}
+
+const DAY =
+  /^(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|on the day\b.*|the (?:night|day|evening) before|the (?:next|following) (?:day|morning)|next (?:day|morning)|in the (?:morning|evening)|day (?:\d|one|two|three)|ahead|to finish|to assemble)$/i
+const CAPITALS = /^[A-Z][A-Z0-9 '’&:,()-]{3,60}$/
+/** `For the sauce: melt the butter`, `The night before: whisk`, `White sauce: melt`. */
+const LABEL = /^((?:for the |to make the |the )?[A-Za-z][A-Za-z' -]{2,38}):\s+(?=[a-zA-Z0-9])/i
+
+/** The parts of a method, in their order. */
+export function sectionsOf(method: string): Section[] {
+  const sections: Section[] = [{ heading: undefined, sentences: [] }]
+  for (const line of method.split(/\r?\n/)) {
+    const bare = line.trim().replace(/^[#*\s]+|[*\s]+$/g, '')
+    if (isHeading(bare) || CAPITALS.test(bare) || DAY.test(bare.replace(/:$/, ''))) {
+      sections.push({ heading: bare.replace(/:$/, ''), sentences: [] })
+      continue
+    }
+    const label = LABEL.exec(bare.replace(/^\(?\d{1,2}\s*[.):]\s*/, ''))?.[1]
+    sentencesOf(line).forEach((text, i) =>
+      sections.at(-1)!.sentences.push({ text, label: i === 0 ? label : undefined }),
+    )
+  }
+  return sections.filter((s) => s.sentences.length)
+}
