@@ -15,6 +15,7 @@ const ROOMS = [
   'plan',
   'solver',
   'session',
+  'guide',
   'board',
   'logbook',
   'household',

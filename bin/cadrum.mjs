@@ -1,5 +1,5 @@
 #!/usr/bin/env node
-import { readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { loadCore } from './core.mjs'
 import { MOST_THREADS, solveThreads } from './solveThreads.mjs'
 
@@ -8,11 +8,14 @@ const USAGE = `usage:
               [--previous PLAN.json] [--out PLAN.json]
   cadrum check PROBLEM.json PLAN.json
   cadrum compile SESSION.json [--out PROBLEM.json]
+  cadrum session --kitchen FILE|NAME [--batches 1] [--start 2027-03-20T09:00] RECIPE...
+              [--out SESSION.json]    recipes in any form that read takes
+  cadrum list SESSION.json PLAN.json [--json]
   cadrum read FILE [--out RECIPE.json]     text, HTML, JSON-LD, CSV or our own JSON; - is standard input
   cadrum formats FOLDER`
 
 const [command, ...rest] = process.argv.slice(2)
-const commands = { plan, check, compile, read, formats }
+const commands = { plan, check, compile, session, list, read, formats }
 if (!commands[command]) fail(USAGE)
 // With several threads it is they who plan: this one compiles little that is worth keeping.
 const threaded = rest.some((arg) => arg.startsWith('--threads'))
@@ -87,6 +90,71 @@ function read(args) {
   return 0
 }
 
+function session(args) {
+  const { files, flags } = parse(args, ['kitchen', 'batches', 'start', 'out'])
+  if (!files.length || flags.kitchen === undefined) fail(USAGE)
+  const named = core.namedKitchens()
+  const kitchen =
+    named[flags.kitchen] ??
+    (existsSync(flags.kitchen)
+      ? unwrap(core.readKitchen(readJson(flags.kitchen)))
+      : fail(
+          `--kitchen: there is no file and no kitchen "${flags.kitchen}"; allowed: a kitchen file, or ${Object.keys(named).join(', ')}`,
+        ))
+  const recipes = core.recipesFrom(
+    files.flatMap((file) => unwrap(core.readRecipes(readText(file)))),
+  )
+  const batches = number(flags, 'batches', 1)
+  write(
+    unwrap(core.sessionFrom({ kitchen, recipes, batches, start: flags.start ?? tomorrow() })),
+    flags.out,
+  )
+  return 0
+}
+
+/** Nine in the morning of the next day. */
+function tomorrow() {
+  const day = new Date(Date.now() + 24 * 3600 * 1000)
+  const two = (n) => String(n).padStart(2, '0')
+  return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}T09:00`
+}
+
+function list(args) {
+  const { files, flags } = parse(args, [], ['json'])
+  if (files.length !== 2) fail(USAGE)
+  const held = unwrap(core.readSessionFile(readJson(files[0])))
+  const compiled = unwrap(core.compileSession(held))
+  const given = unwrap(core.readPlan(readJson(files[1])))
+  const breaches = core.checkPlan(compiled.problem, given)
+  if (breaches.length)
+    fail(`${files[1]}: is no plan for this session: ${core.breachText(breaches[0])}`)
+  const [hours, minutes] = held.session.start.slice(11).split(':').map(Number)
+  const clock = (seconds) => {
+    const at = hours * 60 + minutes + Math.floor(seconds / 60)
+    return `${Math.floor(at / 60) % 24}:${String(at % 60).padStart(2, '0')}`
+  }
+  const lines = core.instructions(given, compiled, held.kitchen, { clock })
+  if (flags.json) {
+    for (const { key: _, activity: __, ...line } of lines) console.log(JSON.stringify(line))
+    return 0
+  }
+  const name = (id) => held.kitchen.people.find((p) => p.id === id)?.name ?? id
+  const dish = (id) => compiled.dishes.find((d) => d.id === id)?.name
+  for (const l of lines) {
+    const until = l.until > l.at ? ` (until ${clock(l.until)})` : ''
+    const where = l.places.length
+      ? ` · ${l.places.map((p) => core.placeWords(p, held.kitchen).replace(/^the /, '')).join(', ')}`
+      : ''
+    const heat = l.celsius === undefined || l.kind === 'oven' ? '' : ` · ${l.celsius} °C`
+    console.log(
+      `${clock(l.at).padStart(5)}  ${name(l.cook)}${l.dish ? `  [${dish(l.dish)}]` : ''}  ${l.text}${until}${where}${heat}`,
+    )
+    if (l.amounts.length) console.log(`         ${l.amounts.join(' · ')}`)
+    if (l.caution) console.log(`         ! ${l.caution}`)
+  }
+  return 0
+}
+
 function formats(args) {
   const { files } = parse(args, [])
   if (files.length !== 1) fail(USAGE)
@@ -95,13 +163,17 @@ function formats(args) {
   return 0
 }
 
-function parse(args, allowed) {
+function parse(args, allowed, switches = []) {
   const files = []
   const flags = {}
   for (let i = 0; i < args.length; i++) {
     if (!args[i].startsWith('--')) files.push(args[i])
     else {
       const [name, inline] = args[i].slice(2).split('=', 2)
+      if (switches.includes(name)) {
+        flags[name] = true
+        continue
+      }
       if (!allowed.includes(name)) fail(`unknown option --${name}\n${USAGE}`)
       const value = inline ?? args[++i]
       if (value === undefined) fail(`--${name} wants a value\n${USAGE}`)

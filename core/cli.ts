@@ -1,14 +1,17 @@
 import { z } from 'zod'
-import { kitchenSchema } from './kitchen'
+import { highfell } from '../demo/kitchen'
+import { kitchenSchema, READY_KITCHENS, type Kitchen } from './kitchen'
 import { planSchema } from './plan'
 import { problemSchema } from './problem'
 import { recipeSchema } from './recipe'
 import { sessionFileSchema } from './session'
 
 export { asRead, readRecipes } from './recipe'
+export { instructions, placeWords } from './guide'
+export { readKitchen } from './kitchen'
 export { readProblem } from './problem'
 export { breachText, checkPlan, readPlan } from './plan'
-export { compileSession, readSessionFile } from './session'
+export { compileSession, readSessionFile, recipesFrom, sessionFrom } from './session'
 export { solve, startSolving } from './solver'
 
 /** JSON Schema of every file format, as input: fields with defaults may be left out. */
@@ -26,4 +29,13 @@ export function jsonSchemas(): Record<string, unknown> {
       z.toJSONSchema(schema, { io: 'input' }),
     ]),
   )
+}
+
+/** Kitchens that have a name on the command line. */
+export function namedKitchens(): Record<string, Kitchen> {
+  const known = READY_KITCHENS.map(({ title, kitchen }) => [
+    title.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
+    kitchenSchema.parse(kitchen),
+  ])
+  return Object.fromEntries([['highfell', kitchenSchema.parse(highfell)], ...known])
 }

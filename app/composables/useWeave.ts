@@ -1,7 +1,7 @@
 import { computed, type Ref } from 'vue'
-import { decidingChain, handworkOf, ovenSettings, strandsOf, type Strand } from '~~/core/board'
+import { decidingChain, handworkOf, strandsOf, type Strand } from '~~/core/board'
 import type { Kitchen } from '~~/core/kitchen'
-import type { Plan } from '~~/core/plan'
+import { ovenSettings, type Plan } from '~~/core/plan'
 import type { CompiledSession } from '~~/core/session'
 import { dishLook, type DishLook } from './useDishLook'
 

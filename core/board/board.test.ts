@@ -1,18 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { demoKitchen, demoRecipes, demoSession } from '../../demo'
+import { ovenSettings } from '../plan'
 import { compileSession } from '../session'
 import { solve } from '../solver'
 import { buildModel } from '../solver/buildModel'
 import { valuesOfBody } from '../solver/objective'
-import {
-  decidingChain,
-  handworkOf,
-  ovenSettings,
-  runningList,
-  strandsOf,
-  unattended,
-  waitingTime,
-} from './index'
+import { decidingChain, handworkOf, runningList, strandsOf, unattended, waitingTime } from './index'
 
 const reading = compileSession({ session: demoSession, kitchen: demoKitchen, recipes: demoRecipes })
 if (!reading.ok) throw new Error('the demo session does not compile')

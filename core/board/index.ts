@@ -1,5 +1,4 @@
 export { decidingChain, type ChainLink } from './chain'
 export { handworkOf, waitingTime, type Handwork } from './hands'
-export { ovenSettings, type OvenSetting } from './ovenSettings'
 export { runningList, unattended, type ListLine } from './runningList'
 export { strandsOf, type Strand, type Stretch } from './strands'

@@ -1,3 +1,4 @@
+export { readKitchen } from './read'
 export { newStation, READY_KITCHENS, STATION_KINDS } from './ready'
 export {
   kitchenSchema,

@@ -1,4 +1,5 @@
 export { breachText, checkPlan, type Breach } from './check'
+export { ovenSettings, type OvenSetting } from './ovenSettings'
 export { progressAt } from './progressAt'
 export { readPlan } from './read'
 export {

@@ -1,5 +1,5 @@
-import type { Plan } from '../plan'
 import type { Problem } from '../problem'
+import type { Plan } from './schema'
 
 /** A heat of an oven with the moment at which the cook has to turn the knob for it. */
 export interface OvenSetting {

@@ -1,3 +1,4 @@
+import { vesselRuns } from './flow'
 import type { Recipe, Step } from './schema'
 import { lawOf } from './work'
 
@@ -88,14 +89,12 @@ export function waitsFor(recipe: Recipe, id: string): Set<string> {
   return out
 }
 
-/** Kinds of the vessels that a step is done in because they are kept over it. */
-export function keptFor(recipe: Recipe, id: string): string[] {
-  const before = waitsFor(recipe, id)
-  return recipe.keeps.flatMap((k) => {
-    const begun = k.from === id || before.has(k.from)
-    const ends = k.to === id || waitsFor(recipe, k.to).has(id)
-    return begun && ends ? [k.vessel.kind] : []
-  })
+/** Kinds of the vessels that a step is done in because food is in them already, or is kept in them. */
+export const keptFor = (recipe: Recipe, id: string): string[] => {
+  const own = recipe.steps.find((s) => s.id === id)?.ways[0]!.on.map((o) => o.kind) ?? []
+  return vesselRuns(recipe)
+    .filter((r) => r.steps.includes(id) && !own.includes(r.vessel.kind))
+    .map((r) => r.vessel.kind)
 }
 
 /** Kinds of all equipment that a step takes in its first way, vessels kept over it among them. */

@@ -28,6 +28,18 @@ export {
   servingsPerPot,
   thawHours,
 } from './sums'
+export {
+  foodLinks,
+  HOLDS_FOOD,
+  lotsOf,
+  standingBetween,
+  staysIn,
+  vesselOf,
+  vesselRuns,
+  type FoodLink,
+  type Lot,
+  type VesselRun,
+} from './flow'
 export { GAS_MARKS } from './text/temperatures'
 export { ingredientLine, packsIn, withIngredient, withoutIngredient } from './ingredients'
 export { indexOf, search } from './search'

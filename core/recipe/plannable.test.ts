@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { demoRecipes } from '../../demo'
 import { equipmentFor, keptFor, withoutStep } from './edit'
+import { vesselRuns } from './flow'
 import { plannable } from './plannable'
 import { readRecipe } from './read'
 import { recipeSchema, type Recipe } from './schema'
@@ -21,27 +22,23 @@ const SOUP = made(
 
 describe('plannable: vessels', () => {
   it('keeps the pot over the steps that go straight on in it, so that nobody else takes it', () => {
-    expect(SOUP.keeps).toEqual([
-      { id: 'pot-1', vessel: { kind: 'pot' }, from: 'soften', to: 'simmer' },
-    ])
-    for (const id of ['soften', 'simmer']) {
-      const step = SOUP.steps.find((s) => s.id === id)!
-      expect(step.ways[0]!.on.map((o) => o.kind)).toEqual(['burner'])
-      expect(equipmentFor(SOUP, step)).toEqual(['burner', 'pot'])
-    }
+    const [pot] = vesselRuns(SOUP)
+    expect(pot).toMatchObject({
+      vessel: { kind: 'pot' },
+      steps: ['soften', 'simmer', 'blend', 'simmer-2'],
+      takers: [],
+    })
+    expect(keptFor(SOUP, 'blend')).toEqual(['pot'])
+    expect(
+      equipmentFor(
+        SOUP,
+        SOUP.steps.find((s) => s.id === 'simmer')!,
+      ),
+    ).toEqual(['pot', 'burner'])
     expect(keptFor(SOUP, 'chop')).toEqual([])
   })
 
-  it('leaves a vessel that is used once with its step', () => {
-    const fry = made('Fry the onion in a frying pan for 8 minutes.')
-    expect(fry.keeps).toEqual([])
-    expect(fry.steps[0]!.ways[0]!.on.map((o) => o.kind)).toContain('frying-pan')
-  })
-
-  it('keeps the vessel when the step at one end of it is taken out', () => {
-    const less = withoutStep(SOUP, 'soften')
-    expect(less.keeps[0]).toMatchObject({ from: 'simmer', to: 'simmer' })
-    expect(withoutStep(less, 'simmer').keeps).toEqual([])
+  it('can lose any step', () => {
     for (const recipe of demoRecipes)
       for (const step of recipe.steps) {
         const rest = withoutStep(recipe, step.id)

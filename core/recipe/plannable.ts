@@ -9,6 +9,17 @@ type EquipmentInput = NonNullable<StepInput['ways'][number]['on']>[number]
 
 /** Longest that a step may take on top of what a text states, as a share of it. */
 const SLACK = 0.25
+/**
+ * Minutes on top that something may go on which only waits: what lies in the cold for half a day, what
+ * rises or rests not for long. Estimates of ours.
+ */
+const MAY_WAIT: Partial<Record<StepRead['work'], number>> = {
+  chill: 720,
+  soak: 480,
+  cool: 60,
+  rest: 15,
+  prove: 10,
+}
 /** Things that are in every kitchen in plenty, so that nobody plans for them. */
 const UNPLANNED = new Set(['colander', 'rack', 'kettle', 'fridge', 'freezer', 'grill', 'steamer'])
 /** What stands in for equipment that the plan knows under another name. */
@@ -16,7 +27,7 @@ const STANDS_FOR: Record<string, string> = { griddle: 'frying-pan', tin: 'oven-d
 
 /**
  * A recipe as it was read, as one that a session can plan with. Heating the oven is left to the
- * plan; a vessel that is used from one step straight to the next is kept. Ids stay as they were read.
+ * plan, and so is which vessel is kept until when. Ids stay as they were read.
  */
 export function plannable(read: RecipeRead, id: string, mark: string): RecipeInput {
   const dropped = new Set(read.steps.filter((s) => isPreheating(s)).map((s) => s.id))
@@ -28,48 +39,7 @@ export function plannable(read: RecipeRead, id: string, mark: string): RecipeInp
     mark,
     serves: read.serves,
     ingredients: read.ingredients.map((i) => ({ id: i.id, ...ingredientOf(i) })),
-    ...inVessels(steps.map((s) => stepOf(s, dropped))),
-  }
-}
-
-/** Vessels in which food stays while one step after another is done to it. */
-const KEPT = new Set([
-  'pot',
-  'frying-pan',
-  'oven-dish',
-  'slow-cooker',
-  'pressure-cooker',
-  'rice-cooker',
-])
-
-/**
- * The steps, and the vessels that stay in use over several of them: where a step goes straight on
- * from another in the same kind of vessel, it is the same one, and nobody else gets it meanwhile.
- */
-function inVessels(steps: StepInput[]): Pick<RecipeInput, 'steps' | 'keeps'> {
-  const runs: { kind: string; steps: string[] }[] = []
-  for (const s of steps)
-    for (const { kind } of s.ways[0]!.on!.filter((o) => KEPT.has(o.kind))) {
-      const before = s.after!.map((a) => a.step)
-      const run = runs.find((r) => r.kind === kind && before.includes(r.steps.at(-1)!))
-      if (run) run.steps.push(s.id)
-      else runs.push({ kind, steps: [s.id] })
-    }
-  const long = runs.filter((r) => r.steps.length > 1)
-  return {
-    steps: steps.map((s) => ({
-      ...s,
-      ways: s.ways.map((w) => ({
-        ...w,
-        on: w.on!.filter((o) => !long.some((r) => r.kind === o.kind && r.steps.includes(s.id))),
-      })),
-    })),
-    keeps: long.map((r, i) => ({
-      id: `${r.kind}-${i + 1}`,
-      vessel: { kind: r.kind },
-      from: r.steps[0]!,
-      to: r.steps.at(-1)!,
-    })),
+    steps: steps.map((s) => stepOf(s, dropped)),
   }
 }
 
@@ -80,7 +50,6 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
   const [least, stated] = s.minutes
   const usual =
     law.attend === 'hands' ? Math.max(1, Math.round((least + stated) / 2)) : Math.max(0.5, stated)
-  const wait = law.attend === 'none' && s.work !== 'bake' && s.work !== 'slow'
   const caution = cautionOf(s)
   const heat = s.work === 'bake' || s.work === 'grill' ? heatOf(s) : undefined
   return {
@@ -91,10 +60,11 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
     scale: s.work === 'cut' || s.work === 'shape' || s.work === 'pack' ? 'each' : 'once',
     after: s.after
       .filter((a) => !dropped.has(a.step))
-      .map(({ step, least: from, most }) => ({
+      .map(({ step, least: from, most, food }) => ({
         step,
         ...(from === undefined ? {} : { least: from }),
         ...(most === undefined ? {} : { most }),
+        ...(food === undefined ? {} : { food }),
       })),
     uses: s.uses,
     ways: [
@@ -104,7 +74,7 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
           Math.min(least, usual),
           usual,
           // What only waits may wait longer; what cooks is done when it is done.
-          Math.ceil(usual * (1 + SLACK)) + (wait ? 60 : 0),
+          Math.ceil(usual * (1 + SLACK)) + (MAY_WAIT[s.work] ?? 0),
         ],
         on: equipmentOf(s),
         ...(heat ? { heat } : {}),

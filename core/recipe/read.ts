@@ -34,7 +34,7 @@ function referenceIssues(recipe: Recipe): Issue[] {
   recipe.steps.forEach((step, i) => {
     step.after.forEach((a, j) => {
       known(steps, a.step, `steps[${i}].after[${j}].step`, 'step')
-      if (a.most !== undefined && a.most < (a.least ?? 0))
+      if (a.most != null && a.most < (a.least ?? 0))
         issues.push({
           path: `steps[${i}].after[${j}].most`,
           message: 'the longest wait is shorter than the shortest',

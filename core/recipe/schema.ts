@@ -37,6 +37,11 @@ const way = z.strictObject({
   minutes,
   on: z.array(equipment).default([]),
   heat: heat.optional(),
+  /** Goes on at other heats without leaving the oven: what is said of each, and for how long. */
+  then: z
+    .array(z.strictObject({ step: id.optional(), do: line, minutes, heat }))
+    .max(6)
+    .optional(),
   /** Minutes of hands to put it on and to take it off. */
   load: minute.optional(),
   unload: minute.optional(),
@@ -46,7 +51,10 @@ const after = z.strictObject({
   step: id,
   /** Minutes that must lie between the end of that step and the start of this one. */
   least: minute.optional(),
-  most: minute.optional(),
+  /** Minutes that may lie in between; null: any. Without it what the food is decides. */
+  most: minute.nullable().optional(),
+  /** False where only the order counts, and no food of that step goes into this one. */
+  food: z.literal(false).optional(),
 })
 
 export const step = z.strictObject({
@@ -74,6 +82,8 @@ export const step = z.strictObject({
   scale: z.enum(['each', 'pot', 'once']).default('once'),
   /** Browned a panful at a time: pieces in a batch, and how many a 28 cm pan takes. */
   panfuls: z.strictObject({ pieces: z.int().positive(), per28: z.int().positive() }).optional(),
+  /** Whether the food is still in its vessel afterwards, where the words do not say so. */
+  stays: z.boolean().optional(),
   caution: line.optional(),
   /** What comes of it can be made so many days before, and how it keeps till then. */
   ahead: z.strictObject({ days: z.int().min(1).max(365), how: line.optional() }).optional(),

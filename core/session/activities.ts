@@ -26,13 +26,18 @@ export interface Card {
   /** What to do, with its turn where there are several. */
   text: string
   work: Step['work']
-  /** Into how many panfuls, loads or parts the step is cut; the amounts are for all of them. */
+  /** Into how many panfuls, loads or parts the step is cut. */
   turns: number
-  /** What goes in, with amounts for the batches of this session. */
+  /** What goes in, with amounts for the batches of this session and this part of the step. */
   uses: string[]
   caution?: string
   /** Words for each way, by mode id, where the step has several. */
   ways: Record<string, string>
+  hygiene: string
+  /** What goes on in the same place at another heat, by the phase in which it does. */
+  later: { phase: number; step: string; text: string }[]
+  /** Closes a vessel in the plan, and is nothing that anybody does. */
+  marker?: true
 }
 
 /** Where and by whom it is cooked. */
@@ -45,11 +50,15 @@ export interface Place {
 /** Whole seconds of so many minutes. */
 export const minute = (minutes: number) => Math.round(minutes * 60)
 
-/** The activities of a step, one for each turn, with what the cook has to know about them. */
+/**
+ * The activities of a step, one for each turn, with what the cook has to know about them. `kept` are
+ * the kinds of place that are kept for it and need not be asked for again.
+ */
 export function activitiesOf(
   dish: DishToMake,
   step: Step,
   place: Place,
+  kept: ReadonlySet<string> = new Set(),
 ): { activity: ActivityInput; card: Card }[] {
   const { recipe } = dish
   const portions = portionsOf(dish, step, place.kitchen)
@@ -68,7 +77,9 @@ export function activitiesOf(
         label: text,
         aside: step.aside,
         hygiene,
-        modes: step.ways.map((way) => modeOf(dish, step, way, portions, turn, hygiene, place)),
+        modes: step.ways.map((way) =>
+          modeOf(dish, step, withoutKept(way, kept), portions, turn, hygiene, place),
+        ),
       },
       card: {
         dish: recipe.id,
@@ -76,7 +87,9 @@ export function activitiesOf(
         text,
         work: step.work,
         turns: portions.turns,
-        uses: usesOf(dish, step),
+        uses: usesOf(dish, step, portions, turn),
+        hygiene,
+        later: laterOf(step),
         ...(step.caution === undefined ? {} : { caution: step.caution }),
         ways:
           step.ways.length > 1
@@ -87,11 +100,27 @@ export function activitiesOf(
   })
 }
 
-function usesOf({ recipe, batches }: DishToMake, step: Step): string[] {
+const withoutKept = (way: Way, kept: ReadonlySet<string>): Way =>
+  kept.size ? { ...way, on: way.on.filter((need) => !kept.has(need.kind)) } : way
+
+/** What one turn takes of what the step uses: its own share. */
+function usesOf({ recipe, batches }: DishToMake, step: Step, portions: Portions, turn: number) {
+  const share = portions.shareOf(turn)
   return step.uses.map((id) => {
     const own = recipe.ingredients.find((i) => i.id === id)!
-    return ingredientLine({ ...own, amount: measurable(own.amount * batches, own.unit) })
+    return ingredientLine({ ...own, amount: measurable(own.amount * batches * share, own.unit) })
   })
+}
+
+/** A change of heat takes two phases: one while the oven turns to it, and one at it. */
+function laterOf(step: Step): Card['later'] {
+  const way = step.ways[0]!
+  const first = (way.load ?? lawOf(step.work).handling) > 0 ? 1 : 0
+  return (way.then ?? []).map((t, k) => ({
+    phase: first + 1 + 2 * k,
+    step: t.step ?? step.id,
+    text: t.do,
+  }))
 }
 
 function modeOf(
@@ -104,7 +133,7 @@ function modeOf(
   place: Place,
 ): ModeInput {
   const needs = way.on.map((need): NeedInput => needOf(need, dish, hygiene, portions))
-  if (wantsBench(step) && place.kitchen.stations.some((s) => s.kind === 'bench'))
+  if (wantsBench(step) && !needs.length && place.kitchen.stations.some((s) => s.kind === 'bench'))
     needs.push({ kind: 'bench' })
   return { id: way.id, needs, phases: phasesOf(step, way, portions.factorOf(turn), place) }
 }
@@ -135,7 +164,8 @@ const leastAttention = (cooks: readonly Person[]) =>
 
 function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInput[] {
   const law = lawOf(step.work)
-  const pace = law.attend === 'hands' ? paceFor(place.cooks, law.skill) : 1
+  const skills = skillsOf(step)
+  const pace = law.attend === 'hands' ? paceFor(place.cooks, skills) : 1
   const usual = minute(way.minutes[1] * factor * pace)
   const most = minute(way.minutes[2] * factor * pace)
   // In a hot kitchen or a strict house nothing cooked stands to cool for longer than it may, unless it must.
@@ -151,13 +181,13 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
       : most + (law.attend === 'hands' ? walk : 0),
   ]
   if (law.attend === 'hands')
-    return [{ seconds, hands: { skill: law.skill, attention: law.attention } }]
-  const handling = (minutes: number): PhaseInput[] =>
+    return [{ seconds, hands: { skill: skills, attention: law.attention } }]
+  const handling = (minutes: number, skill: string[]): PhaseInput[] =>
     minutes > 0
       ? [
           {
             seconds: [minute(minutes) + walk, minute(minutes) + walk],
-            hands: { skill: law.skill, attention: HANDLING_ATTENTION },
+            hands: { skill, attention: HANDLING_ATTENTION },
           },
         ]
       : []
@@ -166,13 +196,64 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
     celsius: way.heat.celsius,
     method: way.heat.method,
   }
+  const unload = law.skill === undefined ? [] : [law.skill]
   return [
-    ...handling(way.load ?? law.handling),
+    ...handling(way.load ?? law.handling, skills),
     {
       seconds,
       ...(law.attend === 'watch' ? { watch: watched } : {}),
       ...(heat ? { heat } : {}),
     },
-    ...handling(way.unload ?? law.handling),
+    ...(heat ? atOtherHeats(way, heat, place.kitchen) : []),
+    // What has been cooked is no longer raw when it is lifted off.
+    ...handling(way.unload ?? law.handling, unload),
   ]
+}
+
+/** Whoever touches raw food has the skill for it, and the one for the work. */
+export function skillsOf(step: Step): string[] {
+  const { skill, hygiene } = lawOf(step.work)
+  const raw = (step.hygiene ?? hygiene) === 'raw'
+  return [...new Set([...(skill === undefined ? [] : [skill]), ...(raw ? ['raw'] : [])])]
+}
+
+/** Seconds more than the oven needs to turn to another heat, for what else may stand in it. */
+const TURNING = 300
+
+/**
+ * What goes on at other heats in the same oven: as long as the oven takes to turn to each, which
+ * counts as part of the stated time, and the rest of it there.
+ */
+function atOtherHeats(
+  way: Way,
+  heat: NonNullable<PhaseInput['heat']>,
+  kitchen: Kitchen,
+): PhaseInput[] {
+  let before = way.heat!.celsius
+  return (way.then ?? []).flatMap(({ minutes, heat: next }): PhaseInput[] => {
+    const ramp = rampTo(before, next.celsius, kitchen)
+    before = next.celsius
+    const [usual, most] = [minute(minutes[1]), minute(minutes[2])]
+    return [
+      { seconds: [0, ramp + TURNING] },
+      {
+        seconds: [Math.max(60, usual - ramp), most],
+        heat: { need: heat.need, celsius: next.celsius, method: next.method },
+      },
+    ]
+  })
+}
+
+/** Seconds that the slowest oven takes from one range of heat to another. */
+function rampTo(a: readonly [number, number], b: readonly [number, number], kitchen: Kitchen) {
+  const up = Math.max(0, b[0] - a[1])
+  const down = Math.max(0, a[0] - b[1])
+  return Math.ceil(
+    Math.max(
+      0,
+      ...kitchen.stations.flatMap(({ oven }) =>
+        oven ? [up * oven.heatSecondsPerDegree, down * oven.coolSecondsPerDegree] : [],
+      ),
+    ),
+  )
 }

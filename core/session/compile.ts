@@ -1,24 +1,45 @@
 import type { HouseRules, Kitchen, KitchenStation, Person } from '../kitchen'
 import { readProblem, type Problem, type ProblemInput } from '../problem'
 import type { Reading } from '../reading'
-import type { Recipe, Step } from '../recipe'
-import { activitiesOf, minute, type Card } from './activities'
-import { dishesToMake, type DishToMake } from './dishes'
-import { addRules, handWashOf, isPan, rulesOf, standingOf } from './houseRules'
+import type { Recipe } from '../recipe'
+import { activitiesOf, type Card } from './activities'
+import { goesTo } from './closing'
+import { dishesToMake } from './dishes'
+import { addFoodFlow } from './foodFlow'
+import { withHeatChanges } from './heatChanges'
+import { addRules, handWashOf, isPan, rulesOf } from './houseRules'
+import { addHolds } from './holds'
 import { ATTENTION, absences } from './people'
 import type { Session } from './schema'
 import { sessionIssues } from './sessionIssues'
 import { asWanted } from './wanted'
 import { withSharedPrep, type SharedPrep } from './sharedPrep'
+import { keptPlaces, type KeptPlace } from './vesselHolds'
+import { withRoomyWays, withWaysApart } from './waysApart'
 
 export interface CompiledSession {
   problem: Problem
   cards: Record<string, Card>
   /** Ids of all recipes of the household, whose place gives each its colour and texture. */
   order: string[]
-  dishes: { id: string; name: string; mark: string; batches: number; base: boolean }[]
+  dishes: { id: string; name: string; mark: string; batches: number; base: boolean; to: string }[]
   /** What is done once for several dishes, or could be. */
   shared: SharedPrep[]
+  /** Vessels and burners that are kept, by the id of their hold. */
+  kept: Record<string, { activities: string[]; takers: string[] }>
+  /** Links of food between activities, with the seconds that it may wait and why. */
+  links: FoodWait[]
+}
+
+/** Food that goes from one activity to another. */
+export interface FoodWait {
+  from: string
+  to: string
+  /** Seconds; without `most` it may wait as long as one likes. */
+  best?: number
+  most?: number
+  /** Where the figure comes from, where the recipe does not state it. */
+  source?: string
 }
 
 /**
@@ -36,15 +57,19 @@ export function compileSession(input: {
   const stations = input.kitchen.stations.filter((s) => !s.outOfUse)
   const kitchen = { ...input.kitchen, stations }
   const { recipes: all, shared } = withSharedPrep(session, wanted.recipes, kitchen)
-  const recipes = new Map(all.map((r) => [r.id, r]))
-  const dishes = dishesToMake(session, recipes)
+  const recipes = new Map(all.map((r) => [r.id, withHeatChanges(withWaysApart(r, kitchen))]))
+  const dishes = dishesToMake(session, recipes).map(({ recipe, batches }) => ({
+    recipe: withRoomyWays(recipe, batches, kitchen),
+    batches,
+  }))
+  for (const { recipe } of dishes) recipes.set(recipe.id, recipe)
   const issues = sessionIssues(session, kitchen, recipes, dishes)
   if (issues.length) return { ok: false, issues }
 
   const cooks = session.cooks.map((id) => kitchen.people.find((p) => p.id === id)!)
   const cards: Record<string, Card> = {}
-  const turns = new Map<string, string[]>()
-  const problem: ProblemInput = {
+  const turns: Turns = new Map()
+  const problem: Required<Pick<ProblemInput, 'relations' | 'holds' | 'choices'>> & ProblemInput = {
     format: 'cadrum/problem@1',
     name: session.name,
     cooks: cooks.map((person) => cookOf(person, session.start)),
@@ -55,9 +80,11 @@ export function compileSession(input: {
     holds: [],
     hygiene: handWashOf(kitchen),
   }
+  const places = new Map(dishes.map((d) => [d.recipe.id, keptPlaces(d, dishes, kitchen)]))
   for (const dish of dishes)
     for (const step of dish.recipe.steps) {
-      const made = activitiesOf(dish, step, { kitchen, cooks, rules })
+      const kept = keptFor(places.get(dish.recipe.id)!, step.id)
+      const made = activitiesOf(dish, step, { kitchen, cooks, rules }, kept)
       turns.set(
         `${dish.recipe.id}.${step.id}`,
         made.map((m) => m.activity.id),
@@ -67,12 +94,15 @@ export function compileSession(input: {
         cards[activity.id] = card
       }
     }
-  for (const dish of dishes) connect(problem, dish, turns, recipes, standingOf(rules))
-  for (const dish of dishes) keep(problem, dish, turns, kitchen)
+  const links = dishes.flatMap((dish) => addFoodFlow(problem, dish, turns, recipes, rules))
+  const kept = dishes.map((dish) =>
+    addHolds(problem, dish, turns, cards, places.get(dish.recipe.id)!, kitchen),
+  )
   addRules(problem, rules, dishes, (dish, step) => turns.get(`${dish}.${step}`)!)
 
   const reading = readProblem(problem)
   if (!reading.ok) return reading
+  const to = new Map(session.dishes.map((d) => [d.recipe, d.to]))
   return {
     ok: true,
     value: {
@@ -80,18 +110,26 @@ export function compileSession(input: {
       cards,
       order: all.map((r) => r.id),
       shared,
+      kept: Object.assign({}, ...kept) as CompiledSession['kept'],
+      links,
       dishes: dishes.map(({ recipe, batches }) => ({
         id: recipe.id,
         name: recipe.name,
         mark: recipe.mark,
         batches,
         base: recipe.base,
+        to: recipe.base ? 'tonight' : goesTo(recipe, to.get(recipe.id)),
       })),
     },
   }
 }
 
-const round = (value: number) => Math.round(value * 10) / 10
+/** Ids of the activities of each step, by `dish.step`. */
+export type Turns = Map<string, string[]>
+
+/** Kinds of place that are kept for a step. */
+const keptFor = (places: readonly KeptPlace[], step: string): Set<string> =>
+  new Set(places.filter((p) => p.steps.includes(step)).map((p) => p.need.kind))
 
 const cookOf = (person: Person, start: string): ProblemInput['cooks'][number] => ({
   id: person.id,
@@ -116,97 +154,4 @@ function stationOf(s: KitchenStation, rules: HouseRules): ProblemInput['stations
       : {}),
     ...(oven ? { oven } : {}),
   }
-}
-
-/** Waits between steps, shared bases, routes. */
-function connect(
-  problem: ProblemInput,
-  { recipe }: DishToMake,
-  turns: Map<string, string[]>,
-  recipes: Map<string, Recipe>,
-  stands: number,
-): void {
-  const relations = problem.relations!
-  const of = (step: string) => turns.get(`${recipe.id}.${step}`)!
-  for (const step of recipe.steps) {
-    const own = of(step.id)
-    // Turns of one step are alike: begin them in their order.
-    for (let i = 1; i < own.length; i++)
-      relations.push({ from: own[i - 1]!, to: own[i]!, kind: 'SS' })
-    for (const wait of step.after) {
-      const min = minute(wait.least ?? 0)
-      for (const from of of(wait.step))
-        relations.push({
-          from,
-          to: own[0]!,
-          kind: 'FS',
-          min,
-          ...(wait.most === undefined ? {} : { max: minute(wait.most) }),
-        })
-    }
-    for (const take of step.takes)
-      for (const from of lastSteps(recipes.get(take.base)!))
-        for (const id of turns.get(`${take.base}.${from}`)!)
-          relations.push({ from: id, to: own[0]!, kind: 'FS', ...standing(take, stands) })
-  }
-  for (const route of recipe.routes)
-    problem.choices!.push({
-      id: `${recipe.id}.${route.id}`,
-      options: route.options.map((o) => ({
-        id: o.id,
-        label: o.label,
-        activities: o.steps.flatMap(of),
-      })),
-    })
-}
-
-function standing(
-  { least, most }: Step['takes'][number],
-  stands: number,
-): { min?: number; max?: number } {
-  const max = most === null ? undefined : most === undefined ? stands : minute(most)
-  return {
-    ...(least === undefined ? {} : { min: minute(least) }),
-    ...(max === undefined ? {} : { max: Math.max(max, minute(least ?? 0)) }),
-  }
-}
-
-function lastSteps(recipe: Recipe): string[] {
-  const waitedFor = new Set(recipe.steps.flatMap((s) => s.after.map((a) => a.step)))
-  return recipe.steps.filter((s) => !waitedFor.has(s.id)).map((s) => s.id)
-}
-
-/** Vessels kept over several steps, and room in the cold from packing on. */
-function keep(
-  problem: ProblemInput,
-  dish: DishToMake,
-  turns: Map<string, string[]>,
-  kitchen: Kitchen,
-): void {
-  const { recipe, batches } = dish
-  const of = (step: string) => turns.get(`${recipe.id}.${step}`)!
-  for (const k of recipe.keeps) {
-    const minSize = k.litres === undefined ? k.vessel.minSize : round(k.litres * batches)
-    problem.holds!.push({
-      id: `${recipe.id}.${k.id}`,
-      need: {
-        kind: k.vessel.kind,
-        tags: k.vessel.tags ?? [],
-        contents: k.vessel.contents ?? recipe.id,
-        ...(minSize === undefined ? {} : { minSize }),
-      },
-      from: of(k.from)[0]!,
-      to: of(k.to)[of(k.to).length - 1]!,
-    })
-  }
-  const { store } = recipe
-  if (!store || !kitchen.stations.some((s) => s.kind === store.place)) return
-  const pack = recipe.steps.filter((s) => s.work === 'pack').at(-1)
-  if (pack)
-    problem.holds!.push({
-      id: `${recipe.id}.${store.place}`,
-      need: { kind: store.place, amount: round(store.litres * batches) },
-      from: of(pack.id)[0]!,
-      to: null,
-    })
 }

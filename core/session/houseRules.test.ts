@@ -18,8 +18,8 @@ function compiled(kitchen: Kitchen, of = session) {
   if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
   return reading.value
 }
-function planned(kitchen: Kitchen) {
-  const c = compiled(kitchen)
+function planned(kitchen: Kitchen, of = session) {
+  const c = compiled(kitchen, of)
   const plan = solve(c.problem, { iterations: 30 })
   expect(checkPlan(c.problem, plan).map(breachText)).toEqual([])
   expect(plan.activities.length).toBeGreaterThan(0)
@@ -111,7 +111,9 @@ describe('a strict house', () => {
     expect(problem.hygiene.produce).toEqual(compiled(demoKitchen).problem.hygiene.produce)
     expect(standingOf(strict.rules!)).toBe(3600)
     expect(standingOf(USUAL_RULES)).toBe(7200)
-    expect(planned(strict).plan.activities.length).toBeGreaterThan(0)
+    // Pork and soup both want the only pot that is large enough, an hour from when the onions are soft.
+    const dishes = session.dishes.filter((d) => d.recipe !== 'squash-soup')
+    expect(planned(strict, { ...session, dishes }).plan.activities.length).toBeGreaterThan(0)
   })
 })
 
@@ -165,7 +167,8 @@ describe('people', () => {
   it('count with the mean pace of those who have the skill', () => {
     const of = (pace: number, skills: Person['skills']): Person => ({ ...runa, pace, skills })
     const cooks = [of(100, ['knife', 'simple']), of(140, ['knife']), of(300, ['simple'])]
-    expect(paceFor(cooks, 'knife')).toBeCloseTo(1.2)
-    expect(paceFor(cooks, 'raw')).toBe(1)
+    expect(paceFor(cooks, ['knife'])).toBeCloseTo(1.2)
+    expect(paceFor(cooks, ['knife', 'simple'])).toBeCloseTo(1)
+    expect(paceFor(cooks, ['raw'])).toBe(1)
   })
 })

@@ -1,10 +1,11 @@
 export { oneByOne } from './oneByOne'
-export { compileSession, type CompiledSession } from './compile'
+export { compileSession, type CompiledSession, type FoodWait } from './compile'
 export type { Card } from './activities'
 export { dishesToMake, type DishToMake } from './dishes'
 export { MOST_BATCHES, sessionSchema, type Evening, type Session, type SessionDish } from './schema'
 export { mendsOf, type Mend } from './mends'
 export { readSessionFile, recipeIssues, sessionFileSchema, type SessionFile } from './sessionFile'
+export { recipesFrom, sessionFrom } from './fromRecipes'
 export { leaveOut, type LeaveOut } from './leaveOut'
 export type { SharedPrep } from './sharedPrep'
 export {

@@ -37,11 +37,11 @@ export function absences(person: Person, start: string): [number, number][] {
 const minutesOf = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5))
 
 /**
- * Factor on the stated minutes of hands work that wants this skill: the mean pace of those who
- * have it, since anybody of them may do it.
+ * Factor on the stated minutes of hands work that wants these skills: the mean pace of those who
+ * have them, since anybody of them may do it.
  */
-export function paceFor(cooks: readonly Person[], skill: Person['skills'][number] | undefined) {
-  const able = cooks.filter((c) => skill === undefined || c.skills.includes(skill))
+export function paceFor(cooks: readonly Person[], skills: readonly string[]) {
+  const able = cooks.filter((c) => skills.every((s) => (c.skills as string[]).includes(s)))
   if (!able.length) return 1
   return able.reduce((sum, c) => sum + (c.pace ?? 100), 0) / able.length / 100
 }

@@ -17,6 +17,8 @@ export interface Portions {
   names?: string[]
   /** Factor on the stated minutes for each turn. */
   factorOf: (turn: number) => number
+  /** Share of what the step uses that each turn takes. */
+  shareOf: (turn: number) => number
   /** Least pan size for an even panful. */
   minPan?: number
   /** Shares of a place that holds several, for each need of a way. */
@@ -43,6 +45,7 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
       names: kinds.map((k) => `${k.name} (${Math.round(k.share * 100)} %)`),
       // Only hands work is split, and it goes with the share.
       factorOf: (turn) => scale * kinds[turn]!.share,
+      shareOf: (turn) => kinds[turn]!.share,
       amountOf: whole,
     }
   if (step.panfuls) {
@@ -55,7 +58,14 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
     const turns = Math.ceil(pieces / panTakes(step.panfuls.per28, largest))
     const even = Math.ceil(pieces / turns)
     const minPan = sizes.find((s) => panTakes(step.panfuls!.per28, s) >= even) ?? largest
-    return { turns, called: 'panful', factorOf: () => 1, minPan, amountOf: whole }
+    return {
+      turns,
+      called: 'panful',
+      factorOf: () => 1,
+      shareOf: () => 1 / turns,
+      minPan,
+      amountOf: whole,
+    }
   }
   const loads = Math.max(
     1,
@@ -66,15 +76,22 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
       turns: loads,
       called: 'load',
       factorOf: () => scale,
+      shareOf: () => 1 / loads,
       amountOf: (n) => (n.amount === undefined ? 1 : Math.ceil(shares(n.amount * batches) / loads)),
     }
   const usual = step.ways[0]!.minutes[1] * 60 * scale
   // With a machine as another way it stays whole: half by knife and half by machine is no plan.
   if (step.work === 'cut' && step.ways.length === 1 && usual > CUT_PIECE * 1.3) {
     const turns = Math.ceil(usual / CUT_PIECE)
-    return { turns, called: 'part', factorOf: () => scale / turns, amountOf: whole }
+    return {
+      turns,
+      called: 'part',
+      factorOf: () => scale / turns,
+      shareOf: () => 1 / turns,
+      amountOf: whole,
+    }
   }
-  return { turns: 1, called: 'part', factorOf: () => scale, amountOf: whole }
+  return { turns: 1, called: 'part', factorOf: () => scale, shareOf: () => 1, amountOf: whole }
 }
 
 /** The kinds that a step is done for one by one: where the dish is split, and when it is packed. */

@@ -1,9 +1,10 @@
 import type { Kitchen } from '../kitchen'
 import type { Issue } from '../reading'
-import type { Recipe } from '../recipe'
+import { vesselRuns, type Recipe } from '../recipe'
 import type { DishToMake } from './dishes'
 import { panIssues, rulesOf } from './houseRules'
 import type { Session } from './schema'
+import { filled } from './vesselHolds'
 
 /** What the cook has to mend before a session can be planned, each with its place. */
 export function sessionIssues(
@@ -80,17 +81,18 @@ function missing(dishes: DishToMake[], kitchen: Kitchen): Issue[] {
 function roomIssues(dishes: DishToMake[], kitchen: Kitchen): Issue[] {
   const issues: Issue[] = []
   for (const { recipe, batches } of dishes)
-    for (const keep of recipe.keeps) {
-      if (keep.litres === undefined) continue
+    for (const run of vesselRuns(recipe)) {
+      const litres = run.litres ?? filled(recipe, run)
+      if (litres === undefined) continue
       const largest = Math.max(
         0,
-        ...kitchen.stations.filter((s) => s.kind === keep.vessel.kind).map((s) => s.size ?? 0),
+        ...kitchen.stations.filter((s) => s.kind === run.vessel.kind).map((s) => s.size ?? 0),
       )
-      if (keep.litres * batches > largest)
+      if (largest > 0 && litres * batches > largest)
         issues.push({
           path: `dishes.${recipe.id}.batches`,
-          message: `${recipe.name} wants a ${keep.vessel.kind} of ${round(keep.litres * batches)} litres, the largest holds ${largest}`,
-          allowed: `up to ${Math.floor((largest / keep.litres) * 2) / 2} batches at once`,
+          message: `${recipe.name} wants a ${run.vessel.kind.replace(/-/g, ' ')} of ${round(litres * batches)} litres, the largest holds ${largest}`,
+          allowed: `up to ${Math.floor((largest / litres) * 2) / 2} batches at once`,
         })
     }
   for (const place of ['fridge', 'freezer'] as const) {

@@ -94,9 +94,10 @@ describe('what dishes share', () => {
       const first = plan.activities.filter((a) => cards[a.id]!.dish === dish)
       expect(Math.min(...first.map((a) => a.start))).toBeGreaterThanOrEqual(done)
     }
+    // A third of it in each of three pieces.
     expect(cards[cuts[0]!.id]!.uses).toEqual([
-      '600 g carrots, for Carrot soup',
-      '4 large carrots, for Bean stew',
+      '200 g carrots, for Carrot soup',
+      '1½ large carrots, for Bean stew',
     ])
   })
 
@@ -108,7 +109,7 @@ describe('what dishes share', () => {
     const { cards, dishes, shared } = reading.value
     expect(dishes.find((d) => d.id === shared[0]!.id)!.batches).toBe(1)
     expect(Object.values(cards).find((c) => c.dish === shared[0]!.id)!.uses[0]).toBe(
-      '600 g carrots, for Carrot soup',
+      '200 g carrots, for Carrot soup',
     )
   })
 

@@ -1,12 +1,12 @@
 import { markFor, type Recipe } from '../recipe'
 import { withoutDone } from './ahead'
-import { withFill } from './fill'
+import { withEnd } from './closing'
 import type { Session, SessionDish } from './schema'
 
 /**
  * The session and its recipes as the cook wants each dish: in several goes, each then a dish of
  * its own with its part of the batches, going where the cook says when it is done, without what
- * was done before, and in vessels that hold all that goes in.
+ * was done before, and with what its recipe leaves out at the end.
  */
 export function asWanted(
   session: Session,
@@ -17,7 +17,7 @@ export function asWanted(
   const dishes = session.dishes.flatMap((dish): SessionDish[] => {
     const recipe = out.get(dish.recipe)
     if (!recipe) return [dish]
-    const whole = withoutDone(goingTo(withFill(recipe), dish.to), dish.done ?? [])
+    const whole = withEnd(withoutDone(goingTo(recipe, dish.to), dish.done ?? []), dish.to)
     out.set(whole.id, whole)
     const goes = dish.goes ?? 1
     const batches = dish.batches / goes

@@ -1,0 +1,76 @@
+import type { Plan } from '../plan'
+import type { CompiledSession } from '../session'
+
+/** A cook's hands to wash between two kinds of food. */
+export interface HandWash {
+  cook: string
+  from: number
+  to: number
+  after: string
+}
+
+/**
+ * When each cook washes their hands: as soon as they are free for it after the work that soiled them,
+ * before the work that wants them clean. A valid plan has the time for it.
+ */
+export function handWashes(plan: Plan, { problem }: CompiledSession): HandWash[] {
+  const activities = new Map(problem.activities.map((a) => [a.id, a]))
+  return problem.cooks.flatMap(({ id: cook, unavailable }) => {
+    const touches = plan.activities.flatMap((run) => {
+      const activity = activities.get(run.id)!
+      const mode = activity.modes.find((m) => m.id === run.mode)!
+      return run.phases.flatMap((p, k) =>
+        mode.phases[k]?.hands && p.cook === cook && p.to > p.from
+          ? [{ from: p.from, to: p.to, hygiene: activity.hygiene, id: run.id }]
+          : [],
+      )
+    })
+    touches.sort((a, b) => a.from - b.from)
+    const busy = [
+      ...touches,
+      ...plan.chores.filter((c) => c.cook === cook),
+      ...unavailable.map(([from, to]) => ({ from, to })),
+    ].sort((a, b) => a.from - b.from)
+    const washes: HandWash[] = []
+    /** What is on the hands: each kind that has not been washed off, with when it came there. */
+    let soiled = new Map<string, { at: number; id: string }>()
+    for (const touch of touches) {
+      const wants = [...soiled].map(([was, { at, id }]) => ({
+        seconds: problem.hygiene[was]?.[touch.hygiene] ?? 0,
+        at,
+        id,
+      }))
+      const worst = wants.reduce((a, b) => (b.seconds > a.seconds ? b : a), {
+        seconds: 0,
+        at: 0,
+        id: '',
+      })
+      if (worst.seconds > 0) {
+        const from = freeFrom(busy, worst.at, touch.from, worst.seconds)
+        if (from !== undefined) {
+          washes.push({ cook, from, to: from + worst.seconds, after: worst.id })
+          // What was touched after the wash and before this is on the hands again.
+          soiled = new Map([...soiled].filter(([, s]) => s.at > from))
+        }
+      }
+      soiled.set(touch.hygiene, { at: touch.to, id: touch.id })
+    }
+    return washes
+  })
+}
+
+/** The first stretch of so many seconds in [from, to] in which nothing is in the hands. */
+function freeFrom(
+  busy: readonly { from: number; to: number }[],
+  from: number,
+  to: number,
+  seconds: number,
+): number | undefined {
+  let at = from
+  for (const b of busy) {
+    if (b.to <= at) continue
+    if (b.from >= at + seconds) break
+    at = b.to
+  }
+  return at + seconds <= to ? at : undefined
+}

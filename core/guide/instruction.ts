@@ -1,0 +1,38 @@
+import { z } from 'zod'
+
+export const INSTRUCTION_KINDS = [
+  'do',
+  'start',
+  'end',
+  'oven',
+  'wash',
+  'wash-hands',
+  'cold',
+  'out',
+  'stir',
+  'check',
+] as const
+
+/** One line of what the cooks are told. */
+export const instructionSchema = z.strictObject({
+  /** The same in every plan that tells it. */
+  key: z.string(),
+  /** Seconds from the start of the session: when, and until when it goes on. */
+  at: z.int(),
+  until: z.int(),
+  /** Who is told. */
+  cook: z.string(),
+  kind: z.enum(INSTRUCTION_KINDS),
+  dish: z.string().optional(),
+  step: z.string().optional(),
+  activity: z.string().optional(),
+  text: z.string(),
+  /** What goes in now, with its share of the amounts. */
+  amounts: z.array(z.string()),
+  /** Ids of the stations at which it happens. */
+  places: z.array(z.string()),
+  celsius: z.number().optional(),
+  caution: z.string().optional(),
+})
+
+export type Instruction = z.output<typeof instructionSchema>

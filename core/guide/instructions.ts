@@ -1,0 +1,383 @@
+import type { Kitchen } from '../kitchen'
+import { ovenSettings, type ActivityRun, type Plan } from '../plan'
+import type { Phase } from '../problem'
+import type { Card, CompiledSession } from '../session'
+import { handWashes } from './handWashing'
+import type { Instruction } from './instruction'
+import { emptiedBy, placesOf } from './places'
+import { cueIn, ENDING, listed, MINDING, placeWords } from './words'
+
+/** Minutes for which something must go on by itself to be looked at before it ends. */
+const WORTH_A_LOOK = 600
+/** Food that waits longer than this between steps is told where it stands. */
+const STANDS = 300
+/** Oven settings that follow at once on the same heat are none. */
+const DONE_COOKING = new Set(['bake', 'grill', 'simmer', 'slow', 'pressure'])
+const TWO_HOURS = 7200
+
+/** The order of lines that are told at the same moment. */
+const RANK: Record<Instruction['kind'], number> = {
+  oven: 0,
+  check: 1,
+  end: 2,
+  out: 3,
+  'wash-hands': 4,
+  wash: 5,
+  do: 6,
+  start: 7,
+  cold: 8,
+  stir: 9,
+}
+
+export interface TellingOptions {
+  /** The time of day, or since the start, for so many seconds. */
+  clock?: (seconds: number) => string
+}
+
+/**
+ * Everything that the cooks are told, by time: each step as it begins and, where it goes on by
+ * itself, as it ends; each oven setting; washing of vessels and hands; what goes into the cold and
+ * comes out; what wants a stir or a look. Every list, page and print shows these lines.
+ */
+export function instructions(
+  plan: Plan,
+  compiled: CompiledSession,
+  kitchen: Kitchen,
+  { clock = sinceStart }: TellingOptions = {},
+): Instruction[] {
+  const telling = new Telling(plan, compiled, kitchen, clock)
+  for (const run of plan.activities) telling.activity(run)
+  telling.ovens()
+  telling.washing()
+  telling.storing()
+  return telling.lines.sort(
+    (a, b) => a.at - b.at || RANK[a.kind] - RANK[b.kind] || (a.key < b.key ? -1 : 1),
+  )
+}
+
+/** `1:05` for an hour and five minutes after the start. */
+const sinceStart = (seconds: number) =>
+  `${Math.floor(seconds / 3600)}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`
+
+type Draft = Omit<Instruction, 'cook' | 'amounts' | 'places' | 'until'> &
+  Partial<Pick<Instruction, 'cook' | 'amounts' | 'places' | 'until'>>
+
+class Telling {
+  readonly lines: Instruction[] = []
+  private readonly places: Map<string, string[]>
+  private readonly emptied: Map<string, string[]>
+  private readonly runs: Map<string, ActivityRun>
+  private readonly specs: Map<string, CompiledSession['problem']['activities'][number]>
+
+  constructor(
+    private readonly plan: Plan,
+    private readonly compiled: CompiledSession,
+    private readonly kitchen: Kitchen,
+    private readonly clock: (seconds: number) => string,
+  ) {
+    this.places = placesOf(plan, compiled)
+    this.emptied = emptiedBy(plan, compiled)
+    this.runs = new Map(plan.activities.map((r) => [r.id, r]))
+    this.specs = new Map(compiled.problem.activities.map((a) => [a.id, a]))
+  }
+
+  /** All lines of one activity. */
+  activity(run: ActivityRun): void {
+    const card = this.compiled.cards[run.id]
+    const mode = this.specs.get(run.id)?.modes.find((m) => m.id === run.mode)
+    if (!card || !mode || card.marker) return
+    const way = card.ways[run.mode]
+    const words = way === undefined ? card.text : `${card.text}, ${way}`
+    const main = mainOf(mode.phases)
+    const tell = (line: Draft) => this.tell(run, card, line)
+    const [first] = run.phases
+    const opens = mode.phases[0]!.hands && main > 0
+    const goesOn = main < 0 ? run.end : run.phases[lastMain(mode.phases)]!.to
+    if (main < 0) {
+      tell({
+        key: `${run.id}#0`,
+        at: run.start,
+        until: run.end,
+        kind: 'do',
+        cook: first!.cook,
+        text: this.withWhere(words, run, card),
+        amounts: card.uses,
+      })
+      return
+    }
+    const cold = card.work === 'chill'
+    tell({
+      key: opens ? `${run.id}#0` : `${run.id}#begin`,
+      at: run.start,
+      until: goesOn,
+      kind: cold ? 'cold' : 'start',
+      cook: first!.cook,
+      text: this.withWhere(words, run, card),
+      amounts: card.uses,
+      ...this.heatOf(run, mode.phases[main]!),
+    })
+    const minding = MINDING[card.work]
+    if (mode.phases[main]!.watch && minding)
+      tell({
+        key: `${run.id}#mind`,
+        at: run.phases[main]!.from,
+        until: run.phases[main]!.to,
+        kind: minding.kind,
+        cook: run.phases[main]!.cook,
+        text: minding.text,
+      })
+    for (const { phase, step, text } of card.later) {
+      const at = run.phases[phase]!
+      tell({
+        key: `${run.id}#${phase}`,
+        at: at.from,
+        until: run.phases[phase + 1]?.to ?? at.to,
+        kind: 'start',
+        step,
+        text,
+        ...this.heatOf(run, mode.phases[phase + 1]!),
+      })
+    }
+    const closing = mode.phases.length - 1
+    const takesOff = mode.phases[closing]!.hands && closing > main
+    if (DONE_COOKING.has(card.work) && goesOn - run.phases[main]!.from >= WORTH_A_LOOK)
+      tell({
+        key: `${run.id}#check`,
+        at: goesOn,
+        until: goesOn,
+        kind: 'check',
+        cook: takesOff ? run.phases[closing]!.cook : undefined,
+        text: checkWords(words, card.caution),
+      })
+    tell({
+      key: takesOff ? `${run.id}#${closing}` : `${run.id}#end`,
+      at: goesOn,
+      until: run.end,
+      kind: cold ? 'out' : 'end',
+      cook: takesOff ? run.phases[closing]!.cook : undefined,
+      text: this.endWords(run, card, words),
+    })
+  }
+
+  /** When each oven is set to what, and when it is off. */
+  ovens(): void {
+    const settings = ovenSettings(this.compiled.problem, this.plan)
+    const names = new Set(settings.map((s) => s.station))
+    settings.forEach((s, k) => {
+      const before = settings.slice(0, k).findLast((x) => x.station === s.station)
+      const after = settings.slice(k + 1).some((x) => x.station === s.station)
+      const same = before && before.celsius === s.celsius && before.method === s.method
+      const which = names.size > 1 ? placeWords(s.station, this.kitchen) : 'the oven'
+      const heat = s.method === 'grill' ? 'the grill, at full heat' : `${Math.round(s.celsius)} °C`
+      if (!same)
+        this.push({
+          key: `oven ${s.station} ${s.setAt}`,
+          at: s.setAt,
+          until: s.from,
+          kind: 'oven',
+          text:
+            s.method === 'grill'
+              ? `Set ${which} to ${heat}: hot by ${this.clock(s.from)}`
+              : `Set ${which} to ${heat}: ${before && before.celsius > s.celsius ? 'down' : 'hot'} by ${this.clock(s.from)}`,
+          places: [s.station],
+          celsius: Math.round(s.celsius),
+        })
+      if (!after)
+        this.push({
+          key: `oven ${s.station} off`,
+          at: s.to,
+          until: s.to,
+          kind: 'oven',
+          text: `Turn ${which} off`,
+          places: [s.station],
+        })
+    })
+  }
+
+  /** Vessels and hands to wash. */
+  washing(): void {
+    for (const c of this.plan.chores)
+      this.push({
+        key: `wash ${c.station} ${c.from}`,
+        at: c.from,
+        until: c.to,
+        kind: 'wash',
+        cook: c.cook,
+        text: `Wash ${placeWords(c.station, this.kitchen)}`,
+        places: [c.station],
+      })
+    for (const w of handWashes(this.plan, this.compiled)) {
+      const raw = this.specs.get(w.after)!.hygiene === 'raw'
+      this.push({
+        key: `hands ${w.cook} ${w.from}`,
+        at: w.from,
+        until: w.to,
+        kind: 'wash-hands',
+        cook: w.cook,
+        dish: this.compiled.cards[w.after]!.dish,
+        text: raw ? 'Wash your hands with soap: they were on raw food' : 'Wash your hands',
+      })
+    }
+  }
+
+  /** Where each dish goes when it is finished. */
+  storing(): void {
+    for (const dish of this.compiled.dishes) {
+      if (dish.base) continue
+      const own = this.plan.activities.filter(
+        (r) => this.compiled.cards[r.id]?.dish === dish.id && !this.compiled.cards[r.id]!.marker,
+      )
+      const last = own.reduce<ActivityRun | undefined>(
+        (l, r) => (!l || r.end > l.end ? r : l),
+        undefined,
+      )
+      if (!last) continue
+      const card = this.compiled.cards[last.id]!
+      const kept = dish.to === 'fridge' || dish.to === 'freezer'
+      const cook = last.phases.at(-1)?.cook
+      const at = last.end
+      const line = { at, until: at, cook, dish: dish.id, step: card.step, activity: last.id }
+      if (kept)
+        this.push({
+          ...line,
+          key: `cold ${dish.id}`,
+          kind: 'cold',
+          text: `${dish.name} is done: it goes into the ${dish.to}, with its name and the date on it`,
+        })
+      else
+        this.push({
+          ...line,
+          key: `done ${dish.id}`,
+          kind: 'end',
+          text:
+            dish.to === 'shelf'
+              ? `${dish.name} is done: keep it dry, with its name and the date on it`
+              : `${dish.name} is done, to be eaten today. What is left goes into the fridge by ${this.clock(at + TWO_HOURS)}`,
+        })
+    }
+  }
+
+  /** The words of a step with where its food comes from and how long that has stood. */
+  private withWhere(words: string, run: ActivityRun, card: Card): string {
+    const from = (this.emptied.get(run.id) ?? []).map((s) => placeWords(s, this.kitchen))
+    const parts = [words.replace(/[.\s]+$/, '')]
+    if (from.length) parts.push(`from ${listed([...new Set(from)])}`)
+    const late = this.compiled.links.filter((l) => l.to === run.id && l.best !== undefined)
+    const notes = late.flatMap((l) => {
+      const before = this.runs.get(l.from)
+      const stood = before ? run.start - before.end : 0
+      return before && stood > l.best! + 60
+        ? [
+            `It has stood for ${Math.round(stood / 60)} minutes; within ${Math.round(l.best! / 60)} is best`,
+          ]
+        : []
+    })
+    const aside = this.setAside(run, card)
+    return [parts.join(', '), ...aside, ...notes].join('. ')
+  }
+
+  /** What is put down for a while by hands, and lies in no vessel of the plan: into what, until when. */
+  private setAside(run: ActivityRun, card: Card): string[] {
+    if (!['cut', 'measure', 'shape', 'drain'].includes(card.work)) return []
+    const next = this.compiled.links
+      .filter((l) => l.from === run.id)
+      .flatMap((l) => this.runs.get(l.to) ?? [])
+      .reduce((soonest, r) => Math.min(soonest, r.start), Infinity)
+    if (!Number.isFinite(next) || next - run.end < STANDS) return []
+    const where = card.work === 'shape' ? 'on a plate' : 'in a bowl'
+    return [`Set it aside ${where}, covered, until ${this.clock(next)}`]
+  }
+
+  private endWords(run: ActivityRun, card: Card, words: string): string {
+    const next = this.compiled.links
+      .filter((l) => l.from === run.id)
+      .flatMap((l) => {
+        const to = this.runs.get(l.to)
+        return to ? [{ at: to.start, card: this.compiled.cards[l.to]! }] : []
+      })
+    next.sort((a, b) => a.at - b.at)
+    const then =
+      next[0] && next[0].at > run.end + STANDS ? `. Next at ${this.clock(next[0].at)}` : ''
+    return `${ENDING[card.work] ?? 'Done'}: ${lowerFirst(words.replace(/[.\s]+$/, ''))}${then}`
+  }
+
+  private heatOf(run: ActivityRun, phase: Phase): { celsius?: number } {
+    const station = phase.heat && run.stations[phase.heat.need]
+    const heat = this.plan.heats.find(
+      (h) =>
+        h.station === station &&
+        h.from <= run.end &&
+        run.start <= h.to &&
+        inRange(h.celsius, phase),
+    )
+    return heat ? { celsius: Math.round(heat.celsius) } : {}
+  }
+
+  private tell(run: ActivityRun, card: Card, line: Draft): void {
+    const opening = line.kind === 'do' || line.kind === 'start' || line.kind === 'cold'
+    this.push({
+      dish: card.dish,
+      step: card.step,
+      activity: run.id,
+      places: this.places.get(run.id) ?? [],
+      ...line,
+      ...(opening && card.caution !== undefined && line.step === undefined
+        ? { caution: card.caution }
+        : {}),
+    })
+  }
+
+  private push({ cook, amounts = [], places = [], until, ...line }: Draft): void {
+    this.lines.push({
+      ...line,
+      until: until ?? line.at,
+      cook: cook ?? this.whoIsFree(line.at, line.activity),
+      amounts,
+      places,
+    })
+  }
+
+  /** Whoever tells by looking: the cook whose hands are on the dish, else one who is free just then. */
+  private whoIsFree(at: number, activity: string | undefined): string {
+    const { cooks } = this.compiled.problem
+    const able = cooks.filter((c) => !c.skills || c.skills.includes('heat'))
+    const there = (able.length ? able : cooks).filter(
+      (c) => !c.unavailable.some(([a, b]) => a <= at && at < b),
+    )
+    const busy = (id: string) =>
+      this.plan.activities.some((r) =>
+        r.phases.some((p, k) => p.cook === id && p.from < at && at < p.to && this.isHands(r, k)),
+      ) || this.plan.chores.some((c) => c.cook === id && c.from < at && at < c.to)
+    const dish = activity === undefined ? undefined : this.compiled.cards[activity]?.dish
+    const own = this.plan.activities
+      .filter((r) => this.compiled.cards[r.id]?.dish === dish)
+      .flatMap((r) => r.phases)
+      .filter((p) => p.cook !== undefined && p.to <= at)
+      .sort((a, b) => b.to - a.to)[0]?.cook
+    const free = there.filter((c) => !busy(c.id))
+    return (
+      free.find((c) => c.id === own)?.id ?? free[0]?.id ?? there[0]?.id ?? own ?? cooks[0]?.id ?? ''
+    )
+  }
+
+  private isHands(run: ActivityRun, k: number): boolean {
+    const mode = this.specs.get(run.id)?.modes.find((m) => m.id === run.mode)
+    return mode?.phases[k]?.hands !== undefined
+  }
+}
+
+const inRange = (celsius: number, { heat }: Phase) =>
+  heat !== undefined && heat.celsius[0] <= celsius && celsius <= heat.celsius[1]
+
+/** The first phase that goes on without hands; -1 where hands do it all. */
+const mainOf = (phases: readonly Phase[]) => phases.findIndex((p) => !p.hands)
+const lastMain = (phases: readonly Phase[]) => phases.findLastIndex((p) => !p.hands)
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+function checkWords(words: string, caution: string | undefined): string {
+  const core = /\b(\d\d) °C/.exec(caution ?? '')?.[1]
+  const cue = cueIn(words)
+  const what = cue ? `is it ${cue.replace(/^(?:it is|they are|it's)\s+/i, '')}?` : 'is it done?'
+  const inside = core && !cue ? ` ${core} °C in the middle?` : ''
+  return `Look: ${what}${inside} If not, give it five more minutes`
+}

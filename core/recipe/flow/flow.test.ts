@@ -1,0 +1,131 @@
+import { describe, expect, it } from 'vitest'
+import { demoRecipes } from '../../../demo'
+import { plannable } from '../plannable'
+import { recipeSchema, type Recipe, type RecipeInput } from '../schema'
+import { readRecipeText } from '../text'
+import { foodLinks, lotsOf, STANDING, staysIn, vesselRuns } from './index'
+
+const told = (method: string, ingredients: string): Recipe =>
+  recipeSchema.parse(
+    plannable(
+      readRecipeText(`Dish\n\nIngredients\n${ingredients}\n\nMethod\n${method}`),
+      'dish',
+      'Di',
+    ),
+  )
+const link = (recipe: Recipe, from: string, to: string) =>
+  foodLinks(recipe).find((l) => l.from === from && l.to === to)!
+const run = (recipe: Recipe, kind: string) =>
+  vesselRuns(recipe).find((r) => r.vessel.kind === kind)!
+
+const PASTA = told(
+  'Bring a large pot of water to the boil. Boil the pasta for 10 minutes. Drain. Fry the bacon in a frying pan for 6 minutes. Stir the pasta into the bacon.',
+  '300 g pasta\n100 g bacon',
+)
+
+describe('food in vessels', () => {
+  it('stays in the pot until it is drained', () => {
+    const pot = run(PASTA, 'pot')
+    const drain = PASTA.steps.find((s) => s.work === 'drain')!
+    expect(pot.steps.at(-1)).toBe('boil')
+    expect(pot.takers).toEqual([drain.id])
+  })
+
+  it('goes on in the same vessel, and in another one where the words name another', () => {
+    const recipe = told(
+      'Soften the onion in a large pot for 8 minutes. Add the stock and simmer for 20 minutes. Pour the soup into a bowl and leave to cool for 30 minutes.',
+      '1 onion\n1 l stock',
+    )
+    expect(run(recipe, 'pot').steps).toEqual(['soften', 'simmer'])
+    expect(run(recipe, 'pot').takers).toHaveLength(1)
+    expect(run(recipe, 'bowl').steps.length).toBeGreaterThan(0)
+  })
+
+  it('leaves the pan free for what follows where panfuls are lifted out', () => {
+    const recipe = told(
+      'Brown the beef in a frying pan for 6 minutes. Lift it out onto a plate. Soften the onions in the same pan for 8 minutes. Put the beef and the onions in a slow cooker and cook on low for 8 hours.',
+      '1 kg stewing beef\n2 onions',
+    )
+    const pan = run(recipe, 'frying-pan')
+    expect(pan.steps.filter((s) => ['brown', 'soften'].includes(s))).toEqual(['brown', 'soften'])
+    // Only the onions are still in it.
+    expect(pan.takers).toHaveLength(1)
+  })
+
+  it('is where an explicit keep says, over steps that bring no vessel of another kind', () => {
+    const soup = demoRecipes.find((r) => r.id === 'squash-soup')!
+    const [pot] = vesselRuns(soup)
+    expect(pot).toMatchObject({ id: 'pot', litres: 2.6, takers: [] })
+    expect(pot!.steps).toEqual(['simmer', 'blend', 'cool', 'pack'])
+  })
+
+  it('can be said to be out, or to stay, where the words mislead', () => {
+    const rest = PASTA.steps.find((s) => s.work === 'drain')!
+    expect(staysIn(rest)).toBe(false)
+    expect(staysIn({ ...rest, stays: true })).toBe(true)
+  })
+})
+
+describe('how long food may stand', () => {
+  it('has a source for every figure, and a best that is no more than the most', () => {
+    for (const rule of STANDING) {
+      expect(rule.best).toBeLessThanOrEqual(rule.most)
+      expect(rule.source).toMatch(/an estimate of ours|guidance/)
+    }
+  })
+
+  it('drains what was boiled within two minutes', () => {
+    const drain = PASTA.steps.find((s) => s.work === 'drain')!
+    expect(link(PASTA, 'boil', drain.id).most).toBe(2)
+  })
+
+  it('keeps raw meat out of the cold no longer than half an hour, and browned meat less', () => {
+    const recipe = told(
+      'Mix the mince with the onion. Shape into 12 balls. Brown the meatballs in a frying pan for 6 minutes. Add the tomatoes and simmer for 20 minutes.',
+      '500 g minced pork\n1 onion\n400 g chopped tomatoes',
+    )
+    expect(link(recipe, 'mix', 'shape').most).toBe(30)
+    expect(link(recipe, 'shape', 'brown').most).toBe(30)
+    expect(link(recipe, 'brown', 'simmer').most).toBe(20)
+    expect(lotsOf(recipe).get('brown')).toMatchObject({ part: true, cooked: false })
+    expect(lotsOf(recipe).get('simmer')).toMatchObject({ part: false, cooked: true, hot: true })
+  })
+
+  it('lets cut vegetables and rested food stand as long as one likes', () => {
+    const recipe = told('Chop the carrots. Boil the carrots for 8 minutes.', '3 carrots')
+    expect(link(recipe, 'chop', 'boil').most).toBeUndefined()
+  })
+
+  it('goes by what the recipe states, and leaves room above its shortest wait', () => {
+    const step = (
+      id: string,
+      work: 'boil' | 'drain' | 'mix',
+      after: RecipeInput['steps'][number]['after'] = [],
+    ) => ({
+      id,
+      do: work,
+      work,
+      after,
+      ways: [{ id: 'usual', minutes: [5, 5, 8] as [number, number, number] }],
+    })
+    const recipe = recipeSchema.parse({
+      format: 'cadrum/recipe@1',
+      id: 'r',
+      name: 'R',
+      mark: 'Rr',
+      serves: 2,
+      ingredients: [],
+      steps: [
+        step('boil', 'boil'),
+        step('stated', 'drain', [{ step: 'boil', most: 7 }]),
+        step('any', 'drain', [{ step: 'boil', most: null }]),
+        step('late', 'drain', [{ step: 'boil', least: 20 }]),
+        step('order', 'mix', [{ step: 'boil', food: false }]),
+      ],
+    })
+    expect(link(recipe, 'boil', 'stated')).toMatchObject({ most: 7, usual: undefined })
+    expect(link(recipe, 'boil', 'any').most).toBeUndefined()
+    expect(link(recipe, 'boil', 'late').most).toBe(30)
+    expect(link(recipe, 'boil', 'order')).toBeUndefined()
+  })
+})

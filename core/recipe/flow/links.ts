@@ -1,0 +1,39 @@
+import type { Recipe } from '../schema'
+import { lotsOf, type Lot } from './lots'
+import { standingBetween, type Standing } from './standing'
+
+/** Food that goes from one step to another, and how long it must and may stand in between. */
+export interface FoodLink {
+  from: string
+  to: string
+  lot: Lot
+  /** Minutes. */
+  least: number
+  /** Minutes; undefined: as long as one likes. */
+  most: number | undefined
+  /** Where the recipe leaves the most open: what the most was taken from. */
+  usual: Standing | undefined
+}
+
+/** A longest wait is never shorter than the shortest wait, and leaves so many minutes on top of it. */
+const ROOM = 10
+
+/** Every link of food of a recipe, with its waits: as stated, or by what the food is. */
+export function foodLinks(recipe: Pick<Recipe, 'steps' | 'ingredients'>): FoodLink[] {
+  const lots = lotsOf(recipe)
+  const byId = new Map(recipe.steps.map((s) => [s.id, s]))
+  return recipe.steps.flatMap((step) =>
+    step.after.flatMap((wait): FoodLink[] => {
+      const a = byId.get(wait.step)
+      if (!a || wait.food === false) return []
+      const lot = lots.get(a.id)!
+      const least = wait.least ?? 0
+      const usual = wait.most === undefined ? standingBetween(lot, a, step) : undefined
+      const most =
+        wait.most === undefined
+          ? usual && Math.max(usual.most, least > 0 ? least + ROOM : 0)
+          : (wait.most ?? undefined)
+      return [{ from: a.id, to: step.id, lot, least, most, usual }]
+    }),
+  )
+}

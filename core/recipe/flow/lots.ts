@@ -1,0 +1,87 @@
+import { isDough, isRaw } from '../text/foods'
+import { lawOf } from '../work'
+import type { Recipe, Step } from '../schema'
+
+/** What state food is in when a step has let go of it. */
+export interface Lot {
+  /** Raw meat, fish or egg is in it. */
+  raw: boolean
+  /** Browned, and not cooked through. */
+  part: boolean
+  cooked: boolean
+  hot: boolean
+  /** Straight from the fridge or freezer. */
+  cold: boolean
+  dough: boolean
+}
+
+const NOTHING: Lot = {
+  raw: false,
+  part: false,
+  cooked: false,
+  hot: false,
+  cold: false,
+  dough: false,
+}
+
+/** Minutes of frying by which raw meat or fish is done rather than browned: an estimate of ours. */
+const FRIED_THROUGH = 9
+
+const COOKS = new Set(['soften', 'boil', 'simmer', 'bake', 'grill', 'slow', 'pressure', 'fry'])
+
+/** Ids of steps in an order in which each comes after all that it waits for. */
+export function inOrder(recipe: Pick<Recipe, 'steps'>): Step[] {
+  const out: Step[] = []
+  const left = [...recipe.steps]
+  const open = new Set(left.map((s) => s.id))
+  while (left.length) {
+    const k = Math.max(
+      0,
+      left.findIndex((s) => !s.after.some((a) => open.has(a.step))),
+    )
+    const [next] = left.splice(k, 1)
+    open.delete(next!.id)
+    out.push(next!)
+  }
+  return out
+}
+
+/** What each step gives, by its id. */
+export function lotsOf(recipe: Pick<Recipe, 'steps' | 'ingredients'>): Map<string, Lot> {
+  const lots = new Map<string, Lot>()
+  for (const step of inOrder(recipe)) {
+    const inputs = step.after.flatMap((a) => (a.food === false ? [] : (lots.get(a.step) ?? [])))
+    lots.set(step.id, lotAfter(step, inputs, recipe))
+  }
+  return lots
+}
+
+/** Whether what waits in front of a step is still raw: nothing has cooked it so far. */
+function lotAfter(step: Step, inputs: Lot[], recipe: Pick<Recipe, 'ingredients'>): Lot {
+  const any = (key: keyof Lot) => inputs.some((l) => l[key])
+  const hygiene = step.hygiene ?? lawOf(step.work).hygiene
+  const named = recipe.ingredients.some((i) => step.uses.includes(i.id) && isRaw(i.item))
+  const raw = any('raw') || hygiene === 'raw' || (named && hygiene !== 'ready')
+  const dough = any('dough') || (isDough(step.do) && step.work !== 'pack')
+  const now = { ...NOTHING, dough }
+  if (step.work === 'brown') return { ...now, raw: false, part: true, hot: true }
+  if (COOKS.has(step.work)) {
+    const brief = step.work === 'fry' && raw && step.ways[0]!.minutes[1] < FRIED_THROUGH
+    return brief
+      ? { ...now, part: true, hot: true }
+      : { ...now, cooked: true, hot: true, dough: false }
+  }
+  const same = { ...now, raw, part: any('part'), cooked: any('cooked') }
+  switch (step.work) {
+    case 'cool':
+      return same
+    case 'chill':
+      return { ...same, cold: true }
+    case 'heat':
+      return { ...same, hot: true }
+    case 'soak':
+      return { ...same, cold: raw }
+    default:
+      return { ...same, hot: any('hot') }
+  }
+}

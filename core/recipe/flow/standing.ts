@@ -1,0 +1,151 @@
+import type { Step } from '../schema'
+import type { Lot } from './lots'
+
+/** How long food may stand between two steps where the recipe does not say. */
+export interface Standing {
+  /** Minutes within which it is best. */
+  best: number
+  /** Minutes that it may stand at most. */
+  most: number
+  /** Whether more would spoil it or make it unsafe, rather than a little worse. */
+  must: boolean
+  /** Why, as one would say it, and where the figure comes from. */
+  source: string
+}
+
+interface Rule extends Standing {
+  id: string
+  when: (from: Lot, a: Step, b: Step) => boolean
+}
+
+const OURS = 'an estimate of ours'
+const GUIDANCE = 'usual food safety guidance'
+const HEATED = new Set(['boil', 'simmer', 'soften', 'fry', 'brown', 'pressure', 'slow', 'heat'])
+const ICED = /\b(?:iced?|ice[ -]cold|cold (?:running )?water|ice bath)\b/i
+const GRAIN = /\b(?:pasta|spaghetti|noodles|macaroni|rice|couscous|bulgur|gnocchi)\b/i
+
+/**
+ * The longest waits by what the food is and what comes next; the first that fits counts. What is in
+ * none of them may stand: cut vegetables, rested dough, dry goods, cold food that is ready.
+ */
+export const STANDING: Rule[] = [
+  {
+    id: 'drain',
+    when: (_, a, b) => b.work === 'drain' && (a.work === 'boil' || a.work === 'simmer'),
+    best: 1,
+    most: 2,
+    must: true,
+    source: `it goes on cooking in its water: ${OURS}`,
+  },
+  {
+    id: 'ice',
+    when: (from, _, b) => from.hot && b.work === 'cool' && ICED.test(b.do),
+    best: 1,
+    most: 2,
+    must: true,
+    source: `it goes on cooking until it is in cold water: ${OURS}`,
+  },
+  {
+    id: 'raw',
+    when: (from) => from.raw && !from.dough,
+    best: 15,
+    most: 30,
+    must: true,
+    source: `raw meat, fish and egg stay out of the cold no longer than half an hour: ${GUIDANCE}, with a margin of ours`,
+  },
+  {
+    id: 'browned',
+    when: (from) => from.part,
+    best: 10,
+    most: 20,
+    must: true,
+    source: `browned meat is not cooked through and goes straight on: ${GUIDANCE}, the figure ${OURS}`,
+  },
+  {
+    id: 'risen',
+    when: (_, a, b) => a.work === 'prove' && (b.work === 'bake' || b.work === 'assemble'),
+    best: 5,
+    most: 12,
+    must: true,
+    source: `risen dough falls again: ${OURS}`,
+  },
+  {
+    id: 'risen dough',
+    when: (_, a) => a.work === 'prove',
+    best: 10,
+    most: 25,
+    must: false,
+    source: `dough goes on rising: ${OURS}`,
+  },
+  {
+    id: 'dough',
+    when: (from, a, b) => from.dough && !from.cold && a.work !== 'chill' && b.work === 'bake',
+    best: 5,
+    most: 15,
+    must: false,
+    source: `dough and batter lose their lift before the oven: ${OURS}`,
+  },
+  {
+    id: 'dough worked',
+    when: (from, a) => from.dough && a.work !== 'chill' && a.work !== 'rest',
+    best: 10,
+    most: 30,
+    must: false,
+    source: `worked dough dries out and rises unevenly: ${OURS}`,
+  },
+  {
+    id: 'from the cold',
+    when: (from) => from.cold && from.cooked,
+    best: 30,
+    most: 60,
+    must: true,
+    source: `ready food stays cold until it is wanted: ${GUIDANCE}, the figure ${OURS}`,
+  },
+  {
+    id: 'carve',
+    when: (from, a, b) => from.hot && a.work === 'rest' && b.work === 'cut',
+    best: 10,
+    most: 20,
+    must: false,
+    source: `a roast gets cold after its rest: ${OURS}`,
+  },
+  {
+    id: 'set down',
+    when: (from, _, b) => from.hot && (b.work === 'rest' || b.work === 'cool'),
+    best: 5,
+    most: 10,
+    must: false,
+    source: `it is set down to cool or rest as soon as it is off the heat: ${OURS}`,
+  },
+  {
+    id: 'drained',
+    when: (from, a, b) => from.hot && a.work === 'drain' && GRAIN.test(`${a.do} ${b.do}`),
+    best: 5,
+    most: 10,
+    must: false,
+    source: `drained grain and pasta stick together: ${OURS}`,
+  },
+  {
+    id: 'next heat',
+    when: (from, _, b) =>
+      from.hot && (HEATED.has(b.work) || b.work === 'bake' || b.work === 'grill'),
+    best: 10,
+    most: 25,
+    must: false,
+    source: `hot food goes on to its next heat before it cools: ${OURS}`,
+  },
+  {
+    id: 'hot',
+    when: (from) => from.hot,
+    best: 15,
+    most: 30,
+    must: false,
+    source: `hot food is seen to while it is hot: ${OURS}`,
+  },
+]
+
+/** How long food may stand between two steps; undefined where it may stand as long as one likes. */
+export function standingBetween(from: Lot, a: Step, b: Step): Standing | undefined {
+  const rule = STANDING.find((r) => r.when(from, a, b))
+  return rule && { best: rule.best, most: rule.most, must: rule.must, source: rule.source }
+}

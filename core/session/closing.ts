@@ -1,0 +1,117 @@
+import { lotsOf, vesselRuns, type Recipe, type Step } from '../recipe'
+import type { SessionDish } from './schema'
+
+/** Serving belongs to the meal: where a dish is kept, it is not done in the session. */
+const SERVES = /^(?:to serve\b|serve\b|eat\b|dish up\b|plate up\b|bring (?:it )?to the table\b)/i
+/** Vessels that food may cool in: shallow, and not wanted on the hob. */
+const SHALLOW = new Set(['tray', 'oven-dish', 'bowl'])
+
+/** Where a dish goes when it is done, as far as the cook or the recipe says. */
+export function goesTo(
+  recipe: Recipe,
+  to: SessionDish['to'],
+): 'tonight' | 'fridge' | 'freezer' | 'shelf' {
+  if (to) return to
+  if (recipe.store) return recipe.store.place
+  return lastSteps(recipe).some((s) => SERVES.test(s.do)) ? 'tonight' : 'fridge'
+}
+
+/** Steps that nothing waits for. */
+export function lastSteps(recipe: Pick<Recipe, 'steps'>): Step[] {
+  const waitedFor = new Set(recipe.steps.flatMap((s) => s.after.map((a) => a.step)))
+  return recipe.steps.filter((s) => !waitedFor.has(s.id))
+}
+
+/**
+ * The recipe with what its words leave out at the end where it is kept: into shallow boxes, cool,
+ * lids on, into the cold. Serving is left to the meal. A dish that says how it is packed stays as it
+ * is, and so does what is eaten on the day.
+ */
+export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
+  const place = goesTo(recipe, to)
+  if (recipe.base || place === 'tonight') return recipe
+  const kept = withoutServing(recipe)
+  const ends = lastSteps(kept)
+  const open = ends.filter((s) => !['pack', 'chill', 'prove', 'soak'].includes(s.work))
+  if (!open.length) return kept
+  const lots = lotsOf(kept)
+  const runs = vesselRuns(kept)
+  const ids = new Set(kept.steps.map((s) => s.id))
+  const fresh = (base: string) => {
+    let id = base
+    for (let n = 2; ids.has(id); n++) id = `${base}-${n}`
+    ids.add(id)
+    return id
+  }
+  const steps: Step[] = []
+  const before: Step['after'] = []
+  for (const s of open) {
+    const lot = lots.get(s.id)!
+    if (!lot.hot) {
+      before.push({ step: s.id })
+      continue
+    }
+    const vessel = runs.find((r) => r.steps.at(-1) === s.id)?.vessel.kind
+    let from = s.id
+    if (vessel === undefined || !SHALLOW.has(vessel)) {
+      const box = step(
+        fresh('box-up'),
+        'Divide it into shallow boxes, lids off',
+        'assemble',
+        [2, 4, 6],
+      )
+      steps.push({ ...box, hygiene: 'ready', scale: 'each', after: [{ step: from }] })
+      from = box.id
+    }
+    const cool = step(fresh('cool-down'), 'Leave it to cool, lids off', 'cool', [20, 30, 90])
+    steps.push({ ...cool, after: [{ step: from }] })
+    before.push({ step: cool.id })
+  }
+  const pack = step(fresh('pack-up'), PACKING[place], 'pack', [2, 3, 5])
+  steps.push({ ...pack, hygiene: 'ready', scale: 'each', after: before })
+  return { ...kept, steps: [...kept.steps, ...steps] }
+}
+
+const PACKING = {
+  fridge: 'Lids on, label, into the fridge',
+  freezer: 'Lids on, label, into the freezer',
+  shelf: 'Pack it away dry, and label it',
+}
+
+const step = (
+  id: string,
+  words: string,
+  work: Step['work'],
+  minutes: [number, number, number],
+): Step => ({
+  id,
+  do: words,
+  work,
+  ways: [{ id: 'usual', minutes, on: [] }],
+  after: [],
+  takes: [],
+  uses: [],
+  scale: 'once',
+  aside: false,
+  doubts: [],
+})
+
+function withoutServing(recipe: Recipe): Recipe {
+  const gone = new Set(
+    lastSteps(recipe)
+      .filter((s) => SERVES.test(s.do))
+      .map((s) => s.id),
+  )
+  const steps = recipe.steps.filter((s) => !gone.has(s.id))
+  if (!gone.size || !steps.length) return recipe
+  return {
+    ...recipe,
+    steps,
+    keeps: recipe.keeps.flatMap((k) => {
+      if (gone.has(k.from)) return []
+      if (!gone.has(k.to)) return [k]
+      const last = recipe.steps.find((s) => s.id === k.to)!.after.at(-1)?.step
+      return last && !gone.has(last) ? [{ ...k, to: last }] : []
+    }),
+  }
+}
