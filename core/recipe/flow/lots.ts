@@ -1,4 +1,4 @@
-import { isDough, isRaw } from '../text/foods'
+import { isDough, isMeat, isRaw } from '../text/foods'
 import { lawOf } from '../work'
 import type { Recipe, Step } from '../schema'
 
@@ -66,7 +66,9 @@ function lotAfter(step: Step, inputs: Lot[], recipe: Pick<Recipe, 'ingredients'>
   const now = { ...NOTHING, dough }
   if (step.work === 'brown') return { ...now, raw: false, part: true, hot: true }
   if (COOKS.has(step.work)) {
-    const brief = step.work === 'fry' && raw && step.ways[0]!.minutes[1] < FRIED_THROUGH
+    const flesh = recipe.ingredients.some((i) => step.uses.includes(i.id) && isMeat(i.item))
+    const eggs = !flesh && recipe.ingredients.some((i) => step.uses.includes(i.id) && isRaw(i.item))
+    const brief = step.work === 'fry' && raw && !eggs && step.ways[0]!.minutes[1] < FRIED_THROUGH
     return brief
       ? { ...now, part: true, hot: true }
       : { ...now, cooked: true, hot: true, dough: false }

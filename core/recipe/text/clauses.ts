@@ -1,6 +1,7 @@
 import { durationsIn } from './durations'
 import { temperaturesIn } from './temperatures'
 import { PHRASES, VERB_OF, type Verb } from './lexicon'
+import { WHILE_YOU } from './references'
 import type { WorkKind } from '../work'
 
 /** A part of a sentence with one thing to do. */
@@ -25,13 +26,13 @@ const BEFORE_COMMAND = new Set(
   ),
 )
 const AFTER_COMMAND = new Set(
-  'the a an your them it each both all any some half this that these those everything in into with over on onto for to until till at by through up down out off under from again well briefly once before together back aside as while about around every uncovered covered without very just if half-way lightly another further more half-covered part-covered partially partly gradually gently slowly'.split(
+  'one two three four five six eight ten twelve the a an your them it each both all any some half this that these those everything in into with over on onto for to until till at by through up down out off under from again well briefly once before together back aside as while about around every uncovered covered without very just if half-way lightly another further more half-covered part-covered partially partly gradually gently slowly'.split(
     ' ',
   ),
 )
 /** Commands that are things as well: taken for commands only where what follows says so. */
 const NOUNS = new Set(
-  'puree purée shake whip fork stack salt butter flour oil cream mince zest stone pit core joint skin string toast ice top dust line stew juice steam mix cover cut portion bag box label store heat cool brown dress glaze roll pat plate tip dot shape form press fold set season taste rest score process pulse work colour color place layer spread drop strip reserve crack stand stud smooth level dry thin seal close lock crisp grill fillet mash dice slice bottle pipe measure barbecue chop quarter halve roast crush split switch check turn'.split(
+  'puree purée shake whip fork stack jar salt butter flour oil cream mince zest stone pit core joint skin string toast ice top dust line stew juice steam mix cover cut portion bag box label store heat cool brown dress glaze roll pat plate tip dot shape form press fold set season taste rest score process pulse work colour color place layer spread drop strip reserve crack stand stud smooth level dry thin seal close lock crisp grill fillet mash dice slice bottle pipe measure barbecue chop quarter halve roast crush split switch check turn'.split(
     ' ',
   ),
 )
@@ -45,15 +46,12 @@ const FOODS = new Set(
   ),
 )
 const UNTIL =
-  /\b(?:until|till|so that|so it|which|if|unless|without|because|as (?:it|they|the|soon)|while|when|once|where|making sure|checking|being careful|taking care|rather than|don't|don’t|do not|never|to prevent|to stop|to avoid|for serving|ready to)\b/g
+  /\b(?:until|till|so that|so it|which|if|unless|without|because|as (?:it|they|the|soon)|while|when|once|where|making sure|checking|before you|before serving|being careful|taking care|rather than|don't|don’t|do not|never|to prevent|to stop|to avoid|for serving|ready to)\b/g
 /** What follows a food that is a command: `salt the water`, never `vinegar and salt in a pan`. */
 const AFTER_FOOD =
   /^(?:the|a|an|your|it|them|each|both|all|together|well|every|some|up|off|lightly|generously)$/
 /** `Use a stick blender to blend the soup`. */
 const TOOL = /^(?:use|using)\b/
-/** `While that's sitting there you chop`: a comma is missing. */
-const WHILE_YOU =
-  /^((?:while|as) (?:that|it|they|this)(?:['’]s| is|['’]re| are)? [a-z]+(?: [a-z]+)?) ((?:you|we|i) )/
 const MODAL = /^(?:must|should|may|can|will|to|need|needs)$/
 /** `Allow 5 minutes a batch`: how long what was just said takes. */
 const PER_BATCH =
@@ -129,24 +127,37 @@ export function clausesOf(sentence: string): Clause[] {
     commands.push({ at: words[i]!.at, end: words[i]!.end, name, verb: VERB_OF.get(name)! })
   }
   const lead = /^(?:meanwhile|while\b|as\b|in the meantime|at the same time)/.test(lower)
-  return commands.map(({ at, name, verb }, k) => {
-    const from = k === 0 ? 0 : startOf(lower, at)
+  let opening: number | undefined
+  return commands.flatMap(({ at, name, verb }, k) => {
+    const from = opening ?? (k === 0 ? 0 : startOf(lower, at))
+    opening = undefined
     const to = k + 1 < commands.length ? startOf(lower, commands[k + 1]!.at) : sentence.length
-    const text = sentence
-      .slice(from, to)
+    const whole = sentence.slice(from, to)
+    // `Cook the rice: rinse it, bring it to the boil`: the first only says what the others are.
+    if (
+      k + 1 < commands.length &&
+      /:\s*$/.test(whole) &&
+      !durationsIn(whole).some((d) => d.kind === 'span')
+    ) {
+      opening = from
+      return []
+    }
+    const text = whole
       .replace(/^[\s,;:.-]+|[\s,;:]+$/g, '')
       .replace(/^(?:and|then|and then)\s+/i, '')
       .replace(/[\s,;]+(?:and|then|and then|or)$/i, '')
     const phrase = PHRASES.find(([pattern]) => pattern.test(text.toLowerCase()))
     const lets = LETS.exec(text.toLowerCase())
     const let_ = !phrase && lets ? VERB_OF.get(lets[1]!) : undefined
-    return {
-      text,
-      verb: let_ ? lets![1]! : name,
-      work: phrase ? phrase[1] : (let_ ?? verb).work,
-      light: !phrase && (let_ ?? verb).light === true,
-      meanwhile: k === 0 && lead,
-    }
+    return [
+      {
+        text,
+        verb: let_ ? lets![1]! : name,
+        work: phrase ? phrase[1] : (let_ ?? verb).work,
+        light: !phrase && (let_ ?? verb).light === true,
+        meanwhile: k === 0 && lead,
+      },
+    ]
   })
 }
 

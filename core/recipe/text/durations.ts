@@ -101,7 +101,7 @@ function kindOf(
   )
     return { kind: 'keeps' }
   if (
-    /^\s*(?:before|ahead|in advance|from the end|earlier)\b/.test(after) &&
+    /^\s*(?:before|after the|ahead|in advance|from the end|earlier)\b/.test(after) &&
     !/\b(?:for|rest|stand|leave it|at least|chill|cool)\s*(?:about |around |another |a further )?$/.test(
       before,
     )

@@ -147,6 +147,12 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       else if (!all.size) need(mixedIn(lower, where))
       break
     case 'assemble':
+      if (
+        !all.size &&
+        where.vessel === 'bowl' &&
+        /^(?:add|make a well|bring (?:it )?together)\b/.test(lower)
+      )
+        need('bowl')
       if (!all.size && usable(where.vessel) && /^(?:add|stir|pour|return|tip|put)\b/.test(lower))
         need(where.vessel!)
       break

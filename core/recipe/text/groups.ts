@@ -32,6 +32,8 @@ const TRIVIAL =
 const BESIDE =
   /^(?:cover|uncover|take|turn|flip|reduce|lower|raise|increase|skim|baste|seal|close|lock|swirl|set aside|remove|lift|discard|reserve|keep|season)$/
 
+const HALFWAY =
+  /^(?:stir|turn|toss|shake|baste|flip|rotate)(?:ring|ning)?\b[^.;]*\b(?:half ?-?way|once or twice|occasionally|now and then|from time to time|a few times|once|twice)\b/i
 /** `Mix the crumbs, sprinkle on top`: what is mixed is one thing, what it goes onto another. */
 const MIXES = /^(?:mix|combine|whisk|beat|stir together|rub|blend)$/
 const GOES_OVER =
@@ -53,6 +55,11 @@ export function grouped(clauses: readonly Clause[]): Group[] {
     const take = () => {
       out[out.length - 1] = { ...here, text, meanwhile: last!.meanwhile || c.meanwhile }
     }
+    // `Bake 25 min, stir halfway`: done to what cooks while it cooks.
+    if (last?.timed && HALFWAY.test(c.text) && !timed) {
+      last.text = text
+      continue
+    }
     if (!last || (last.timed && timed) || (MIXES.test(last.verb) && GOES_OVER.test(c.text)))
       out.push(here)
     else if (last.trivial && trivial && !last.timed && !timed) join()
@@ -68,7 +75,11 @@ export function grouped(clauses: readonly Clause[]): Group[] {
     else if (!timed && isBeside(c) && last.work !== 'heat' && !leadsOn(c, clauses)) join()
     else if (last.work === c.work && last.light === c.light && !last.timed) join()
     else if (last.work === 'boil' && !last.timed && c.work === 'simmer') take()
-    else out.push(here)
+    // `Bring up to pressure, cook for 8 minutes`: coming up is part of it.
+    else if (last.work === 'pressure' && !last.timed && timed && c.work === 'simmer') {
+      last.text = text
+      last.timed = true
+    } else out.push(here)
   }
   return out
 }
@@ -95,9 +106,14 @@ export const isHotFat = (g: Group) =>
   !/\boven\b|\bgrill\b/i.test(g.text)
 /** `Keeps three days in the fridge`: says nothing to do. */
 export const isStorageNote = (text: string) =>
-  /^(?:(?:it |they |this )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
+  (/^(?:(?:it |they |this )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
     text,
-  ) && durationsIn(text).some((d) => d.kind === 'keeps')
+  ) &&
+    durationsIn(text).some((d) => d.kind === 'keeps')) ||
+  /\b(?:freezes?|keeps?) (?:very |really )?well\b/i.test(text) ||
+  /^(?:store|keep)\b[^.;]*\b(?:fridge|refrigerator|freezer|airtight)\b[^.;]*\b(?:days?|weeks?|months?)\b/i.test(
+    text,
+  )
 /** `Keep the dressing separately`: says how it is kept, and is nothing to do. */
 export const isApart = (text: string) =>
   /^(?:keep|store)\b[^.;]*\b(?:separate(?:ly)?|apart|on its own)\b/i.test(text)

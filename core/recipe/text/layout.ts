@@ -27,8 +27,9 @@ const SERVES =
 
 /** How many eat of it, by what a text says anywhere: rather that than how many pieces it makes. */
 function servingsIn(lines: readonly string[]): number | undefined {
+  const told = lines.flatMap((l) => l.split(/(?<=[.!?])\s+/))
   for (const pattern of SERVINGS)
-    for (const line of lines) {
+    for (const line of told) {
       const m = pattern.exec(plain(line))
       const n = m && Number(m[2] ?? m[1])
       if (n && n <= 200) return n
@@ -38,10 +39,11 @@ function servingsIn(lines: readonly string[]): number | undefined {
 const COUNT = String.raw`(?:about |around |up to |approx\.? )?(\d+)(?:\s*(?:-|to|or)\s*(\d+))?`
 const SERVINGS = [
   new RegExp(
-    String.raw`\b(?:serves|feeds|serving)\s*:?\s*${COUNT}(?!\s*(?:g|kg|ml|minutes|hours|min)\b)`,
+    String.raw`\b(?:serves|feeds|serving)\s*:?\s*(?:a family of )?${COUNT}(?!\s*(?:g|kg|ml|minutes|hours|min)\b)`,
   ),
   new RegExp(String.raw`\b(?:servings|portions|persons|people|eaters)\s*:\s*${COUNT}`),
   new RegExp(String.raw`\bfor ${COUNT} (?:people|persons|eaters|of us|hungry)\b`),
+  new RegExp(String.raw`\b${COUNT} (?:people|persons|eaters)\b`),
   new RegExp(
     String.raw`^[^.!?]{0,50}\b${COUNT}\s*(?:generous |good |large |small )?(?:servings|portions)\b[^.!?]{0,20}[.)]?$`,
   ),
@@ -112,13 +114,13 @@ export function layoutOf(text: string): Layout {
     group: listed.find((l) => l.line === line)?.group,
   }))
   if (!ingredients.length) {
-    const told = toldIn(steps)
+    const told = toldIn(lines.slice(lines.findIndex(Boolean) + 1))
     for (const line of told.length ? told : ingredientsInProse(steps.join(' ')))
       ingredients.push({ line, group: undefined })
   }
   if (!ingredients.length) doubts.push('no list of ingredients was found')
   return {
-    name: name.replace(/[:.]+$/, ''),
+    name: name.replace(/\s*\([^)]*$/, '').replace(/[:.,\s]+$/, ''),
     serves,
     ingredients: ingredients.map((i) => i.line),
     groups: ingredients.map((i) => i.group),
@@ -128,7 +130,7 @@ export function layoutOf(text: string): Layout {
 }
 
 const GROUP =
-  /^(?:(?:for )?the .{2,40}|for .{2,40}|to (?:serve|finish|garnish)|on the day|topping|filling|sauce|dressing|dough|marinade|base|crust|glaze|icing)$/i
+  /^(?:(?:for )?the .{2,40}|for .{2,40}|to (?:serve|finish|garnish|assemble|decorate|glaze|cook)|on the day|topping|filling|sauce|dressing|dough|marinade|base|crust|glaze|icing)$/i
 
 /** Lines of a text; headings with something behind them and a name in front of it all on their own. */
 function unfolded(text: string): string[] {
@@ -185,7 +187,10 @@ function withoutTables(lines: string[]): string[] {
 const looksLikeMeta = (line: string) =>
   /^(?:#+\s*)?(?:\*\*)?(?:serves|feeds|servings?|yields?|makes|enough for|for \d|portions?|prep|cook(?:ing)? time|total|ready in|time|\d+ (?:servings|portions|people)|by )/i.test(
     line,
-  ) || /^(?:\(?(?:serves|makes|for) )/i.test(line)
+  ) ||
+  /^(?:\(?(?:serves|makes|for (?=about |\d|one|two|three|four|five|six|eight|ten|twelve)) ?)/i.test(
+    line,
+  )
 
 /** `You want a chicken, two leeks and a glass of wine`: ingredients told in a sentence. */
 function toldIn(steps: string[]): string[] {
@@ -246,6 +251,10 @@ function splitByLook(
   for (let i = from; i < to; i++) {
     const line = lines[i]!
     if (!line || looksLikeMeta(line)) continue
+    if (!inMethod && line.length < 45 && GROUP.test(line.replace(/:$/, ''))) {
+      kind[i] = 'ingredient'
+      continue
+    }
     // A name may begin with a number in words: `Three-bean chilli`.
     if (i === lines.findIndex(Boolean) && /^[A-Z][^.:;!?]{2,60}$/.test(line)) {
       const named = !lines[i + 1] || looksLikeMeta(lines[i + 1]!)

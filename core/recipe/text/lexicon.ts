@@ -10,7 +10,7 @@ export interface Verb {
 export const VERBS: Verb[] = [
   {
     words:
-      'chop slice dice cube mince grate peel trim shred crush halve quarter core deseed seed zest julienne pit stone crumble tear cut carve score shave snip hull segment bash bruise flake spiralize debone fillet skin joint string top-and-tail',
+      'pull chop slice dice cube mince grate peel trim shred crush halve quarter core deseed seed zest julienne pit stone crumble tear cut carve score shave snip hull segment bash bruise flake spiralize debone fillet skin joint string top-and-tail',
     work: 'cut',
   },
   { words: 'mark', work: 'cut' },
@@ -41,7 +41,7 @@ export const VERBS: Verb[] = [
     words: 'blend part-blend puree purée liquidise liquidize blitz pulse process whizz',
     work: 'blend',
   },
-  { words: 'pack portion label bag freeze store box decant bottle', work: 'pack' },
+  { words: 'pack portion label bag freeze store box jar decant bottle', work: 'pack' },
   { words: 'boil parboil blanch hard-boil soft-boil', work: 'boil' },
   {
     words:
@@ -87,6 +87,8 @@ export const PHRASES: [RegExp, WorkKind][] = [
     /\b(?:take|get|bring|lift|remove)\b[^.;]*\bout of the (?:fridge|refrigerator|freezer)\b/,
     'rest',
   ],
+  [/\bput\b[^.;]*\bon to (?:boil|cook|steam)\b/, 'boil'],
+  [/\bput\b[^.;]*\bon to simmer\b/, 'simmer'],
   [/\bpat\b[^.;]*\bdry\b/, 'drain'],
   [
     /\b(?:at|on|under|to) (?:high |low |full )?pressure\b|\b(?:high|low|full) pressure\b|\bpressure[ -]cook(?!er)/,
@@ -158,10 +160,13 @@ export const EQUIPMENT: [RegExp, string][] = [
     'mixer',
   ],
   [/\bkettle\b/, 'kettle'],
-  [/\bsaut[eé] (?:setting|mode|function|button)\b/, 'pressure-cooker'],
+  [
+    /\bsaut[eé] (?:setting|mode|function|button)\b|\b(?:press|select|choose|hit) (?:the )?saut[eé](?![a-z])/,
+    'pressure-cooker',
+  ],
   [/\bgrill pans?\b/, 'tray'],
   [
-    /\b(?:barbecue|charcoal|outdoor grill|gas grill|smoker)\b|\bgrill(?:'s)? lid\b/,
+    /\b(?:barbecue(?! sauce)|charcoal|outdoor grill|gas grill|smoker)\b|\bgrill(?:'s)? lid\b/,
     'outdoor-grill',
   ],
   [/\bgriddle(?: pan)?\b/, 'griddle'],

@@ -44,6 +44,8 @@ export function stepsOf(method: string, ingredients: readonly IngredientRead[]):
   const reader = new Reader(ingredients, method)
   sectionsOf(method).forEach((section, k) => {
     for (const { text, label } of section.sentences) {
+      // How to warm it up another day is no part of the session.
+      if (label && /^to (?:reheat|store|freeze)\b/i.test(label)) continue
       const groups = grouped(clausesOf(text))
       groups.forEach((group, i) =>
         reader.take(group, { section: k, label: label ?? section.heading, goesOn: i > 0 }),
@@ -101,7 +103,10 @@ class Reader {
       prelude === undefined
         ? group.text
         : `${prelude.text.replace(/[.\s]+$/, '')}, then ${group.text.charAt(0).toLowerCase()}${group.text.slice(1)}`
-    if (isHotFat(group) && !durationsIn(text).some((d) => d.kind === 'span')) {
+    if (
+      SWITCH.test(group.text) ||
+      (isHotFat(group) && !durationsIn(text).some((d) => d.kind === 'span'))
+    ) {
       this.prelude = { text, place: prelude?.place ?? place }
       return
     }
@@ -129,6 +134,11 @@ class Reader {
     ) {
       last.do = `${last.do}. ${sentenceCase(text)}`
       this.threads.beside(text)
+      return
+    }
+    // `Weigh one of them for this`: how, not what.
+    if (last && same && sources.main && !sources.fresh.length && group.work === 'measure') {
+      last.do = `${last.do}. ${sentenceCase(text)}`
       return
     }
     if (last && same && goesOn(group, last)) {
@@ -196,11 +206,27 @@ class Reader {
       text: group.text,
       verb: group.verb,
       work: group.work,
-      uses: this.nearest(usedIn(bareOf(group.text), this.ingredients)),
+      uses: this.nearest(this.alsoMeant(usedIn(bareOf(group.text), this.ingredients), group.text)),
       vessels: equipmentIn(group.text).filter((k) => VESSELS.has(k)),
       meanwhile: group.meanwhile,
       ...place,
     }
+  }
+
+  /** `The beef` where the only meat is rump steak; and no parsley where `the parsley sauce` is meant. */
+  private alsoMeant(uses: string[], text: string): string[] {
+    const item = (id: string) => this.ingredients.find((i) => i.id === id)!.item
+    const lower = bareOf(text).toLowerCase()
+    const meats = this.ingredients.filter((i) => isMeat(i.item))
+    const [only] = meats
+    const meat = isMeat(lower) && !uses.some((id) => isMeat(item(id)))
+    const kept = uses.filter((id) => {
+      if (this.threads.isNamed(id)) return true
+      const head = namesOf(item(id)).at(-1)
+      const made = new RegExp(`\\b${head}s? (?:sauce|soup|stew|dressing|butter sauce|gravy)\\b`)
+      return !(head && made.test(lower) && !lower.replace(made, ' ').includes(head))
+    })
+    return meat && only && meats.length === 1 ? [...kept, only.id] : kept
   }
 
   /** Of two things by the same name the one that stands with what is being worked on, or the one that is not used yet. */
@@ -307,7 +333,8 @@ class Reader {
       waits,
     })
     if (work === 'heat' && !named.includes('microwave')) return
-    const done = cooksThrough(work, time.minutes[1])
+    const flesh = threads.itemsOf(sources).some(isMeat) || unlisted
+    const done = cooksThrough(work, time.minutes[1], flesh)
     threads.taken(index, { ...mention, work }, sources, where, {
       raw: raw && !done,
       cooked: cooked || cooks(work),
@@ -364,6 +391,9 @@ const apart = (listed: readonly IngredientRead[], method: string): IngredientRea
       : [i],
   )
 
+/** `Press sauté`: a machine is set to what follows. */
+const SWITCH =
+  /^(?:press|select|choose|hit|turn on|switch on) (?:the )?(?:saut[eé]|start)(?![a-z])[^.;,]{0,20}\.?$/i
 const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
 
 function idOf(verb: string, work: WorkKind, taken: readonly string[]): string {
@@ -403,6 +433,11 @@ export function usedIn(text: string, ingredients: readonly IngredientRead[]): st
   const isMadeFrom = (i: IngredientRead) => MADE_FROM.test(names.get(i.id)!.at(-1) ?? '')
   return ingredients
     .filter((i) => {
+      if (/:(?:yolk|white)$/.test(i.id)) {
+        const part = i.id.endsWith(':yolk') ? /\byolks?\b/i : /\bwhites?\b/i
+        const other = /\b(?:yolks?|whites?)\b/i.test(text)
+        return part.test(text) || (!other && /\beggs\b/i.test(text))
+      }
       const own = names.get(i.id)!
       const hit = hits(i)
       if (!hit.length) return false

@@ -4,12 +4,13 @@ import { plain } from './plain'
 
 /** Dry and wet staples that go into several things: naming one again is not naming what it went into. */
 const STAPLE =
-  /\b(?:salt|pepper|oil|water|sugar|flour|butter|vinegar|seasoning|ice|milk|stock|cornflour|cornstarch)\b/
-export const isStaple = (item: string) => STAPLE.test(item)
+  /\b(?:salt|oil|water|sugar|flour|butter|vinegar|seasoning|ice|milk|stock|cornflour|cornstarch)\b/
+const PEPPER = /^(?:freshly )?(?:ground )?(?:black |white )?pepper$|\bsalt and (?:black )?pepper\b/
+export const isStaple = (item: string) => STAPLE.test(item) || PEPPER.test(item)
 
 /** Things made on the way, by which a method goes on speaking of them. */
 export const PRODUCTS = new Set(
-  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet rub brine coating crumb salad slaw'.split(
+  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw'.split(
     ' ',
   ),
 )
@@ -90,20 +91,24 @@ export function namesKind(text: string, item: string): boolean {
   const lower = plain(text)
   if (MEATS.test(lower) && isMeat(item) && !isFish(item)) return true
   if (FISHES.test(lower) && isFish(item)) return true
-  if (/\bmince\b/.test(lower) && /\b(?:minced?|ground)\b/.test(item)) return true
+  if (/\bmince\b/.test(lower) && /\b(?:minced?|ground)\b/.test(item) && isMeat(item)) return true
   return CATEGORIES.some(([kind, members]) => kind.test(lower) && members.test(item.toLowerCase()))
 }
 
+/** `While that's sitting there you chop`: a comma is missing. */
+export const WHILE_YOU =
+  /^((?:while|as) (?:that|it|they|this)(?:['’]s| is|['’]re| are)? [a-z]+(?: [a-z]+)?) ((?:you|we|i) )/i
 /** `About half an hour before the stew is done, `. */
 const TIMED_LEAD =
-  /^(?:about |around |roughly |some )?(?:\d+(?:[.,]\d+)?|an?|half|a quarter|one|two|three|four|five|ten|fifteen|twenty|thirty|forty|forty-five)\b[a-z0-9 -]*\b(?:minutes?|hours?|min)\b[^,;]*\bbefore\b[^,;]*,\s*/i
+  /^(?:about |around |roughly |some )?(?:\d+(?:[.,]\d+)?|an?|half|a quarter|one|two|three|four|five|ten|fifteen|twenty|thirty|forty|forty-five)\b[a-z0-9 -]*\b(?:minutes?|hours?|min)\b[^,;]*\b(?:before|after)\b[^,;]*,\s*/i
 const LEAD =
-  /^(?:(?:then|now|next|finally|lastly|first|gradually|gently|carefully|slowly|immediately|just|also|afterwards|quickly|lightly|generously|last thing|last of all|and|so|right|okay)\b[\s,]*)+/i
+  /^(?:(?:then|now|next|finally|lastly|first|gradually|gently|carefully|slowly|immediately|just|also|afterwards|quickly|lightly|generously|last thing|last of all|and|so|right|okay|i|you|we)\b[\s,]*)+/i
 
 /** Clauses that only say when or how far, and whose foods are not what is worked on. */
 export const bareOf = (text: string) =>
   text
     .replace(/^(?:meanwhile|in the meantime|at the same time)\b[\s,:]*/i, '')
+    .replace(WHILE_YOU, '')
     .replace(/^(?:while|as|before)\b[^,;:]*[,;:]\s*/i, '')
     .replace(TIMED_LEAD, '')
     .replace(LEAD, '')
@@ -122,8 +127,8 @@ export const MADE_OF: Record<string, string[]> = {
   crepe: ['batter'],
   patty: ['mixture', 'mince'],
   burger: ['mixture', 'mince'],
-  meatball: ['mixture', 'mince'],
-  ball: ['mixture', 'dough'],
+  meatball: ['mixture', 'mince', 'ball', 'patty'],
+  ball: ['mixture', 'dough', 'mince'],
   cake: ['mixture', 'batter'],
   fishcake: ['mixture'],
   roll: ['dough'],

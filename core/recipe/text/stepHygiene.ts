@@ -10,8 +10,8 @@ export const cooks = (work: WorkKind) => DONE_BY.has(work)
 const FRIED_THROUGH = 9
 
 /** Whether raw food is done after so many minutes of it: browning leaves it raw inside. */
-export const cooksThrough = (work: WorkKind, minutes: number) =>
-  cooks(work) && work !== 'brown' && !(work === 'fry' && minutes < FRIED_THROUGH)
+export const cooksThrough = (work: WorkKind, minutes: number, flesh: boolean) =>
+  cooks(work) && work !== 'brown' && !(work === 'fry' && flesh && minutes < FRIED_THROUGH)
 
 const HANDS = new Set<WorkKind>([
   'cut',

@@ -89,7 +89,10 @@ const KNOWN_VESSEL =
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
 const IT = /\b(?:it|them|they|both|each|this|that)\b/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
-const JUICES = /\b(?:juices?(?: (?:in|from))?|drippings)\b/
+const JUICES = /\b(?:juices?(?! runs?\b)|drippings)\b/
+const LIQUID =
+  /\b(?:reserved|saved|cooking|poaching) (?:cooking |pasta )?(?:liquid|liquor|water|milk)\b/
+const KEEPS_LIQUID = /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b/
 const SERVES = /^(?:serve|eat|dish up|plate)\b|^to serve\b/
 const LIFTS =
   /\b(?:lift|take|remove|transfer|scoop|set)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
@@ -98,6 +101,8 @@ const PARTS =
 const DIVIDES =
   /\b(?:divide|split|share)\b[^.;]*\b(?:into|between|in) (?:\w+ )?(?:2|3|4|5|6|halves|half|thirds|quarters|two|three|four|five|six)\b/
 
+const MAKES =
+  /^(?:whisk|make|mix|combine|shake|blend|prepare|stir)(?: up| together)? (?:the|your|an?) ((?:[a-z-]+ ?){1,3})/
 const WATER =
   /\b(?:bring|boil|heat|fill|put)\b[^.;]*\b(?:pan|pot|saucepan|kettle)\b[^.;]*\bwater\b|\b(?:bring|boil)\b[^.;]*\bwater\b[^.;]*\bboil\b/
 const ICE = /\b(?:fill|prepare|set up|have|make)\b[^.;]*\b(?:ice|iced)\b/
@@ -105,6 +110,8 @@ const ICE = /\b(?:fill|prepare|set up|have|make)\b[^.;]*\b(?:ice|iced)\b/
 /** `Meat stock`, `chicken broth`: no meat. */
 const isMadeOf = (lower: string) =>
   /\b(?:meat|fish|vegetable) (?:stock|broth|juices|thermometer|mixture|sauce)\b/.test(lower)
+
+const DISHES = new Set('stew soup chowder chilli curry ragu sauce gravy casserole base'.split(' '))
 
 /** What is shaped or cut into something is no food that goes in. */
 const inputOf = (lower: string, work: WorkKind) =>
@@ -124,6 +131,7 @@ export class Threads {
   /** The step that left bones, and those that left juices in a tin. */
   private boned: number | undefined
   private roasted: number[] = []
+  private liquid: number | undefined
   /** Which ingredients were taken in part so far. */
   private readonly parted = new Set<string>()
   private readonly named = new Set<string>()
@@ -146,13 +154,37 @@ export class Threads {
     const order: number[] = []
     const fresh: string[] = []
     for (const id of mention.uses) {
+      // `The juices` are what has run out, not the apple juice that went in.
+      if (
+        this.roasted.length &&
+        this.named.has(id) &&
+        /\bthe juices\b/.test(lower) &&
+        /\bjuices?$/.test(this.item(id))
+      )
+        continue
       const holder = this.holderOf(id, mention)
       if (!holder) fresh.push(id)
-      else found.add(holder)
+      else found.add(holder.parted ? this.partOf(holder, mention.uses) : holder)
+    }
+    const making = MAKES.exec(lower)?.[1]
+    const makes =
+      making === undefined
+        ? undefined
+        : productsIn(making).find((n) => !this.latest((t) => t.names.has(n)))
+    if (makes && !found.size) {
+      const own = this.unnamed(fresh).filter((i) => i.group && productsIn(i.group).includes(makes))
+      fresh.push(...own.map((i) => i.id))
+      return { main: undefined, others: [], order, after, fresh }
     }
     if (ALL.test(lower) && !this.all.some((t) => !t.closed && t.section === mention.section))
-      for (const i of this.ingredients)
-        if (!this.named.has(i.id) && !fresh.includes(i.id)) fresh.push(i.id)
+      fresh.push(...this.unnamed(fresh).map((i) => i.id))
+    if (!isMadeOf(lower) && !this.open.some((t) => this.isOfKind(lower, t)))
+      fresh.push(
+        ...this.unnamed(fresh)
+          .filter((i) => namesKind(lower, i.item))
+          .map((i) => i.id),
+      )
+    if (this.speaksOfIt(lower, mention) && this.current) found.add(this.current)
     const made = new Set(madeIn(text))
     for (const i of this.ingredients)
       if (
@@ -164,6 +196,8 @@ export class Threads {
         fresh.push(i.id)
     for (const name of productsIn(inputOf(lower, work))) {
       if (made.has(name)) continue
+      // `The broth`: an ingredient, and found as one.
+      if (mention.uses.some((id) => namesOf(this.item(id)).includes(name))) continue
       const thread = this.madeAs(name, mention, found)
       if (thread) found.add(thread)
     }
@@ -186,8 +220,7 @@ export class Threads {
       !found.size ||
       /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/.test(lower)
     )
-      for (const t of this.all)
-        if (!t.closed && [...t.items].some((id) => namesKind(lower, this.item(id)))) found.add(t)
+      for (const t of this.all) if (!t.closed && this.isOfKind(lower, t)) found.add(t)
     if (
       BONES.test(lower) &&
       this.boned !== undefined &&
@@ -219,15 +252,36 @@ export class Threads {
       for (const t of this.all) if (!t.closed) found.add(t)
     if (/\bboth\b/.test(lower) && found.size < 2)
       for (const t of this.all.filter((x) => !x.closed).slice(-2)) found.add(t)
-    if (/\beverything\b/.test(lower) && !fresh.length && this.current) found.add(this.current)
+    if (/\beverything\b/.test(lower) && !fresh.length)
+      for (const t of work === 'cool' || work === 'rest'
+        ? this.open
+        : this.current
+          ? [this.current]
+          : [])
+        found.add(t)
+    if (LIQUID.test(lower) && this.liquid !== undefined) after.push(this.liquid)
     const onTop = this.onTopOf(lower, mention, found, fresh)
     if (onTop) found.add(onTop)
-    if (this.speaksOfIt(lower, mention) && this.current) found.add(this.current)
+    // What was browned is on a plate: what comes now goes into the pan that it was in.
+    const pan = this.current?.lifted
+      ? this.usedLast.get(this.current.where.vessel ?? '')
+      : undefined
+    if (
+      pan !== undefined &&
+      fresh.length &&
+      !found.size &&
+      !order.length &&
+      !anew &&
+      HOB.has(work) &&
+      !mention.vessels.length
+    )
+      order.push(pan)
     if (!found.size && !order.length && !after.length) {
       const on = this.goesOnFrom(mention, lower, fresh, anew)
       if (on) found.add(on)
     } else if (
       this.current &&
+      !order.length &&
       !found.has(this.current) &&
       !anew &&
       this.isJoined(mention, lower, fresh)
@@ -243,6 +297,20 @@ export class Threads {
     }
   }
 
+  isNamed(id: string): boolean {
+    return this.named.has(id)
+  }
+
+  /** Ingredients that nothing has been said of yet. */
+  private unnamed(fresh: readonly string[]): IngredientRead[] {
+    return this.ingredients.filter((i) => !this.named.has(i.id) && !fresh.includes(i.id))
+  }
+
+  /** Whether a text speaks of something in it by the name of its kind. */
+  private isOfKind(lower: string, thread: Thread): boolean {
+    return [...thread.items].some((id) => namesKind(lower, this.item(id)))
+  }
+
   /** Takes a step down: the food of its sources is now one, unless it was divided. */
   taken(
     step: number,
@@ -253,6 +321,11 @@ export class Threads {
   ): void {
     const { main, others, fresh } = sources
     const lower = mention.text.toLowerCase()
+    // Serving is the end of what is served, and not of what is said after it.
+    if (SERVES.test(lower) && main) {
+      for (const id of fresh) this.named.add(id)
+      return
+    }
     const begun = main === undefined
     const thread: Thread = main ?? {
       last: step,
@@ -280,21 +353,13 @@ export class Threads {
         this.parted.add(id)
     }
     for (const other of others) {
-      const moved = mention.uses.filter((id) => other.items.has(id))
-      if (other.parted && moved.length && moved.length < other.items.size) {
-        for (const id of moved) {
-          thread.items.add(id)
-          other.items.delete(id)
-        }
-        continue
-      }
       for (const id of other.items) thread.items.add(id)
       for (const name of other.names) thread.names.add(name)
       other.closed = true
     }
     for (const name of [...madeIn(mention.text), ...labelNames(mention.label)])
       thread.names.add(name)
-    for (const name of productsIn(mention.text))
+    for (const name of productsIn(bareOf(mention.text)))
       if (!this.latest((t) => t.names.has(name))) thread.names.add(name)
     for (const name of this.groupNames(thread)) thread.names.add(name)
     thread.last = step
@@ -302,12 +367,13 @@ export class Threads {
     Object.assign(thread, state)
     thread.section = mention.section
     thread.lifted = LIFTS.test(lower) && !/\b(?:into the|to the) (?:slow|pressure)/.test(lower)
-    if (PARTS.test(lower)) thread.parted = true
+    thread.parted = thread.items.size > 1 && (PARTS.test(lower) || /\bboth\b/.test(lower))
     if (WATER.test(lower)) thread.names.add('boiling water')
     else if (mention.work === 'drain') thread.names.delete('boiling water')
     if (ICE.test(lower)) thread.names.add('ice bath')
     const boxes = PUT_INTO.exec(lower)?.[1]
     if (boxes) thread.names.add(boxes.replace(/es$|s$/, '') === 'glass' ? 'glass' : singular(boxes))
+    if (KEEPS_LIQUID.test(lower)) this.liquid = step
     if (DIVIDES.test(lower)) thread.divided = step
     if (
       /\b(?:carve|pull|strip|shred|bone|pick|joint)\b/.test(lower) &&
@@ -316,7 +382,6 @@ export class Threads {
       this.boned = step
     if (mention.work === 'bake' && [...thread.items].some((id) => isMeat(this.item(id))))
       this.roasted = [...this.roasted.filter((k) => k !== step), step]
-    if (SERVES.test(lower)) thread.closed = true
     this.current = thread
     this.section = mention.section
     for (const kind of mention.vessels) this.usedLast.set(kind, step)
@@ -330,6 +395,7 @@ export class Threads {
     if (!current) return
     if (LIFTS.test(text.toLowerCase())) current.lifted = true
     if (PARTS.test(text.toLowerCase())) current.parted = true
+    if (KEEPS_LIQUID.test(text.toLowerCase())) this.liquid = current.last
   }
 
   /** All that is in the food of a step. */
@@ -357,6 +423,17 @@ export class Threads {
     }
     this.all.push(part)
     this.current = part
+  }
+
+  /** What is spoken of, of food that has come apart: the meat without what it was cooked in. */
+  private partOf(holder: Thread, uses: readonly string[]): Thread {
+    const spoken = uses.filter((id) => holder.items.has(id))
+    if (spoken.length === holder.items.size) return holder
+    const part: Thread = { ...holder, items: new Set(spoken), names: new Set(), parted: false }
+    for (const id of spoken) holder.items.delete(id)
+    // The other part is still what was spoken of as a whole.
+    this.all.push(part)
+    return part
   }
 
   /** The food that an ingredient has become, where that is what is spoken of. */
@@ -414,16 +491,25 @@ export class Threads {
   private madeAs(name: string, mention: Mention, found: ReadonlySet<Thread>): Thread | undefined {
     const named = this.latest((t) => t.names.has(name))
     if (named) return named
-    const made = this.latest((t) => (MADE_OF[name] ?? []).some((n) => t.names.has(n)))
+    const made = this.latest((t) =>
+      (MADE_OF[name] ?? []).some(
+        (n) => t.names.has(n) || [...t.items].some((id) => namesOf(this.item(id)).includes(n)),
+      ),
+    )
     if (made) return made
     if (found.size) {
-      const apart = this.open.filter(
-        (t) => !found.has(t) && t.names.size === 0 && t.items.size > 0 && !t.cooked,
-      )
+      const apart = this.open.filter((t) => !found.has(t) && t.items.size > 0)
       const into = new RegExp(
         `\\b(?:in|into|with|over|through|to) (?:the|this) (?:[a-z-]+ )?${name}`,
       )
-      return into.test(mention.text.toLowerCase()) ? apart.at(-1) : undefined
+      if (!into.test(mention.text.toLowerCase())) return undefined
+      // A stew or a sauce is what most has gone into.
+      if (DISHES.has(name))
+        return apart.reduce<Thread | undefined>(
+          (a, b) => (a && a.items.size > b.items.size ? a : b),
+          undefined,
+        )
+      return apart.findLast((t) => t.names.size === 0)
     }
     if (
       mention.goesOn ||
@@ -449,7 +535,7 @@ export class Threads {
     if (/\beach (?:batch|panful|lot|one|piece|cake|ball|round)\b/.test(lower)) return true
     if (/\b(?:i|you|we) [a-z]+ (?:it|them)\b/.test(lower)) return true
     if (
-      /^(?:arrange|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|out)\b(?! top)/.test(
+      /^(?:arrange|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|out(?=[,.;]| and|$))\b(?! top)/.test(
         lower,
       )
     )
@@ -493,17 +579,26 @@ export class Threads {
     }
     const turned = current.section !== mention.section && labelNames(mention.label).length > 0
     if (anew || SECOND.test(lower) || turned) return undefined
+    const head = lower.replace(/[,;].*$/, '')
+    if (
+      /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) in)\b/.test(
+        lower,
+      ) ||
+      /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b/.test(lower) ||
+      /^(?:lower|reduce|raise|turn|take)\b[^,;]*\b(?:heat|down|up|off)\b[^,;]*(?:, | and |, then )(?:add|stir|pour|tip|fold|whisk)\b/.test(
+        lower,
+      )
+    )
+      return current
     // `Whisk the starch into the cream`: what it goes into is new as well.
     const target =
-      /\b(?:into|with|through|over|onto|in) (?:the |both |some |all )?((?:[a-z-]+ ?){1,5})$/.exec(
+      /^(?:whisk|stir|rub|mix|beat|fold|work|toss)\b.*\b(?:into|through|onto|with) (?:the |both |some |all )?((?:[a-z-]+ ?){1,5})$/.exec(
         lower.replace(/[.,;].*$/, ''),
       )?.[1]
     if (target && fresh.length > 1) {
       const words = new Set(namesOf(target))
       if (fresh.some((id) => namesOf(this.item(id)).some((n) => words.has(n)))) return undefined
     }
-    if (/^(?:add|stir in|pour in|tip in|mix in|fold in|whisk in|beat in)\b/.test(lower))
-      return current
     if (
       /^(?:stir|mix|fold|whisk|beat|tip|pour|throw|put) [^,.;]*? (?:in|through)(?=[,.;]|$| and\b| then\b)/.test(
         lower,
@@ -511,6 +606,7 @@ export class Threads {
     )
       return current
     if (IT.test(lower) && mention.goesOn) return current
+    if (mention.work === 'season' && !fresh.some((id) => isMeat(this.item(id)))) return current
     if (BEGINS.has(mention.work) && !INTO.test(lower)) return undefined
     if (BEGINS.has(mention.work) && ['cut', 'measure', 'soak', 'drain'].includes(mention.work))
       return undefined
@@ -530,7 +626,7 @@ export class Threads {
     const adds = ADDS.exec(lower)
     if (
       adds &&
-      (INTO.test(lower) ||
+      (INTO.test(head) ||
         /^(?:add|stir|pour|tip|sprinkle|scatter|return|deglaze|season|garnish|top|crumble)\b/.test(
           lower,
         ))
@@ -552,7 +648,11 @@ export class Threads {
   private isJoined(mention: Mention, lower: string, fresh: string[]): boolean {
     const { current } = this
     if (!current || current.closed) return false
-    if (/^(?:add|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|top with)\b/.test(lower))
+    if (
+      /^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|top with)\b/.test(
+        lower,
+      )
+    )
       return true
     if (fresh.length) return false
     if (!mention.goesOn)

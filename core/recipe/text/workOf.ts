@@ -99,6 +99,9 @@ export function workOf(
     case 'stand':
       return !spans.length && INTO_TIN.test(text) ? 'assemble' : work
     case 'keep':
+      if (/\bkeep (?:going|cooking|frying|stirring)\b/.test(text) && where.heated)
+        return where.heated
+    // falls through
     case 'set aside':
     case 'reserve':
       return spans.length ? 'rest' : work

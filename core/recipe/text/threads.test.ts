@@ -1,0 +1,154 @@
+import { describe, expect, it } from 'vitest'
+import { readRecipeText } from './readText'
+
+const read = (method: string, ingredients: string) =>
+  readRecipeText(`Dish\n\nIngredients\n${ingredients}\n\nMethod\n${method}`).steps
+type Steps = ReturnType<typeof read>
+
+function find(steps: Steps, words: string) {
+  const found = steps.find((s) => s.do.toLowerCase().includes(words))
+  if (!found) throw new Error(`nothing says ${words}: ${steps.map((s) => s.do).join(' | ')}`)
+  return found
+}
+
+/** Whether a step waits for another, by way of others too. */
+function waits(steps: Steps, later: string, earlier: string): boolean {
+  const seen = new Set<string>()
+  const stack = [find(steps, later).id]
+  for (let id = stack.pop(); id !== undefined; id = stack.pop())
+    for (const { step } of steps.find((s) => s.id === id)!.after)
+      if (!seen.has(step)) {
+        seen.add(step)
+        stack.push(step)
+      }
+  return seen.has(find(steps, earlier).id)
+}
+
+describe('threads of food', () => {
+  it('wait for the food, not for the sentence before', () => {
+    const steps = read(
+      'Rub the lamb with the salt and chill it overnight. Peel the potatoes and boil them for 10 minutes. Roast the lamb for 2 hours.',
+      '1 leg of lamb\n1 kg potatoes\n2 tbsp salt',
+    )
+    expect(waits(steps, 'roast the lamb', 'chill')).toBe(true)
+    expect(waits(steps, 'peel', 'chill')).toBe(false)
+    expect(waits(steps, 'boil them', 'peel')).toBe(true)
+    expect(waits(steps, 'roast the lamb', 'boil')).toBe(false)
+  })
+
+  it('meet where one goes into the other, and go on together', () => {
+    const steps = read(
+      'Soften the onion in a pan for 8 minutes. Add the stock and simmer for 20 minutes. Meanwhile cook the lentils in a pan of boiling water for 15 minutes. Drain. Stir the lentils into the soup and simmer for 5 minutes more.',
+      '1 onion\n1 l stock\n200 g lentils',
+    )
+    expect(waits(steps, 'cook the lentils', 'simmer for 20')).toBe(false)
+    expect(waits(steps, '5 minutes more', 'drain')).toBe(true)
+    expect(waits(steps, '5 minutes more', 'simmer for 20')).toBe(true)
+  })
+
+  it('are spoken of again by what was made of them', () => {
+    const steps = read(
+      'For the sauce, melt the butter in a saucepan and whisk in the milk. Boil the macaroni for 9 minutes and drain. Stir the sauce through the macaroni.',
+      '50 g butter\n500 ml milk\n300 g macaroni',
+    )
+    expect(waits(steps, 'boil the macaroni', 'milk')).toBe(false)
+    expect(waits(steps, 'stir the sauce', 'milk')).toBe(true)
+    expect(waits(steps, 'stir the sauce', 'drain')).toBe(true)
+  })
+
+  it('go on with what is left of an ingredient as something new', () => {
+    const steps = read(
+      'Stir half of the cheese into the cream and simmer for 5 minutes. Mix the rest of the cheese with the crumbs.',
+      '100 g cheese\n300 ml cream\n50 g crumbs',
+    )
+    expect(waits(steps, 'rest of the cheese', 'half of the cheese')).toBe(false)
+  })
+
+  it('use a pan again without the food that was lifted out of it', () => {
+    const steps = read(
+      'Brown the beef in a casserole for 6 minutes and lift it out. Soften the onions in the same pan for 8 minutes.',
+      '1 kg stewing beef\n2 onions',
+    )
+    expect(find(steps, 'soften').after).toEqual([{ step: find(steps, 'brown').id, food: false }])
+    expect(find(steps, 'soften').hygiene).toBe('neutral')
+  })
+
+  it('divide, and go on apart under their headings', () => {
+    const steps = read(
+      'Simmer the tomatoes for 40 minutes. Divide the base into two.\n\nFIRST HALF: SOUP\nAdd the stock and blend.\n\nSECOND HALF: BEANS\nStir in the beans and bake for 30 minutes.',
+      '800 g tomatoes\n500 ml stock\n400 g beans',
+    )
+    expect(waits(steps, 'stir in the beans', 'divide')).toBe(true)
+    expect(waits(steps, 'stir in the beans', 'add the stock')).toBe(false)
+  })
+
+  it('come apart where what cooked in it is kept', () => {
+    const steps = read(
+      'Bring the stock to the boil in a pan. Add the chicken and poach for 18 minutes. Transfer the chicken to a board and reserve the stock. Fry the leeks in a frying pan for 6 minutes. Pour in the reserved stock and simmer for 4 minutes. Shred the chicken.',
+      '1 l stock\n4 chicken breasts\n2 leeks',
+    )
+    expect(waits(steps, 'reserved stock', 'poach')).toBe(true)
+    expect(waits(steps, 'shred', 'poach')).toBe(true)
+    expect(waits(steps, 'shred', 'fry the leeks')).toBe(false)
+  })
+})
+
+describe('raw food', () => {
+  it('makes hands raw until it is cooked through, by whatever name', () => {
+    const steps = read(
+      'Mix the merguez with the egg. Shape into 8 patties. Fry for 12 minutes. Slice the patties.',
+      '400 g merguez\n1 egg',
+    )
+    expect(steps.map((s) => s.hygiene)).toEqual(['raw', 'raw', 'raw', 'ready'])
+  })
+
+  it('is no stock of it, and no egg boiled in its shell', () => {
+    const steps = read(
+      'Bring the chicken stock to the boil. Boil the eggs in a small pan for 8 minutes.',
+      '1 l chicken stock\n4 eggs',
+    )
+    expect(steps.map((s) => s.hygiene)).toEqual(['neutral', 'neutral'])
+  })
+
+  it('is meant by its kind where only one thing can be', () => {
+    const steps = read('Season the beef. Fry the beef for 3 minutes.', '800 g rump steak')
+    expect(steps.map((s) => s.hygiene)).toEqual(['raw', 'raw'])
+  })
+})
+
+describe('times and servings', () => {
+  it.each([
+    ['Fry the slices in 3 batches, 4 minutes per batch.', 12],
+    ['Brown the slices in two lots, 6 minutes a lot.', 12],
+    ['Fry 10 slices one at a time, 2 minutes each.', 20],
+    ['Fry the slices for 5 minutes.', 5],
+  ])('count every go: %s', (method, minutes) => {
+    expect(read(method, '500 g slices')[0]!.minutes).toEqual([minutes, minutes])
+  })
+
+  it('go by the weight of one piece', () => {
+    const steps = read('Roast for 20 minutes per 500 g plus 20 minutes.', '2 chickens, 1.5 kg each')
+    expect(steps[0]!.minutes).toEqual([80, 80])
+  })
+
+  it.each([
+    ['This is for 8 persons.', 8],
+    ['Serves five.', 5],
+    ['makes about 30, 6 servings', 6],
+    ['Feeds a family of 5', 5],
+  ])('find how many eat of it: %s', (line, serves) => {
+    const text = `Dish\n\n500 g rice\n\nBoil the rice for 12 minutes. ${line}`
+    expect(readRecipeText(text).serves).toBe(serves)
+  })
+
+  it('find ingredients that are told in a sentence', () => {
+    const { ingredients } = readRecipeText(
+      'Lemon chicken\n\nYou take about 800g of chicken thighs and cut them in strips. Chop a couple of onions and three cloves of garlic and fry them for ten minutes.',
+    )
+    expect(ingredients.map((i) => [i.amount, i.unit, i.item])).toEqual([
+      [800, 'g', 'chicken thighs'],
+      [2, 'piece', 'onions'],
+      [3, 'piece', 'garlic'],
+    ])
+  })
+})
