@@ -119,6 +119,21 @@ function tomorrow() {
   return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}T09:00`
 }
 
+/** Fields of a line as it is printed for other programs. */
+const TOLD = [
+  'at',
+  'until',
+  'cook',
+  'kind',
+  'dish',
+  'step',
+  'text',
+  'amounts',
+  'places',
+  'celsius',
+  'caution',
+]
+
 function list(args) {
   const { files, flags } = parse(args, [], ['json'])
   if (files.length !== 2) fail(USAGE)
@@ -135,7 +150,8 @@ function list(args) {
   }
   const lines = core.instructions(given, compiled, held.kitchen, { clock })
   if (flags.json) {
-    for (const { key: _, activity: __, ...line } of lines) console.log(JSON.stringify(line))
+    for (const l of lines)
+      console.log(JSON.stringify(Object.fromEntries(TOLD.map((field) => [field, l[field]]))))
     return 0
   }
   const name = (id) => held.kitchen.people.find((p) => p.id === id)?.name ?? id

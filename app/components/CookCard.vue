@@ -1,33 +1,33 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Handwork } from '~~/core/board'
+import { placeWords, type Instruction } from '~~/core/guide'
 import type { Kitchen } from '~~/core/kitchen'
-import { cookView, type Cooking } from '~~/core/logbook'
+import { cookView, type Cooking, type Task } from '~~/core/logbook'
 import type { CompiledSession } from '~~/core/session'
 import { spanText, timerText } from '~/composables/useClock'
 
 const props = defineProps<{
   name: string
   cook: string
-  work: Handwork[]
+  tasks: (Task & { line: Instruction })[]
   cooking: Cooking
   kitchen: Kitchen
   compiled: CompiledSession
   at: number
 }>()
-const emit = defineEmits<{ done: []; undo: [] }>()
+const emit = defineEmits<{ done: [key: string]; undo: [] }>()
 
-const view = computed(() => cookView(props.work, props.cooking, props.cook, props.at))
-const card = computed(() => {
-  const id = view.value.now?.activity
-  return id === undefined ? undefined : props.compiled.cards[id]
-})
+const view = computed(() => cookView(props.tasks, props.cooking, props.cook, props.at))
+const line = computed(() => view.value.now?.line)
 const where = computed(() =>
-  (view.value.now?.where ?? [])
-    .map((id) => props.kitchen.stations.find((s) => s.id === id)?.name ?? id)
-    .join(', '),
+  (line.value?.places ?? []).map((id) => placeWords(id, props.kitchen)).join(', '),
 )
 const any = computed(() => props.cooking.done.some((d) => d.cook === props.cook))
+/** Whether somebody else still has something to do: then this cook is not finished either. */
+const others = computed(() => {
+  const done = new Set(props.cooking.done.map((d) => d.key))
+  return props.tasks.some((t) => !done.has(t.key))
+})
 const dishName = (id: string | undefined) =>
   props.compiled.dishes.find((d) => d.id === id)?.name ?? ''
 </script>
@@ -35,30 +35,35 @@ const dishName = (id: string | undefined) =>
 <template>
   <article class="card" :data-test="`cook-${cook}`">
     <h2>{{ name }}</h2>
-    <template v-if="view.now">
-      <p class="dish">{{ dishName(view.now.dish) }}</p>
-      <p class="deed" data-test="now">{{ view.now.text }}</p>
-      <p v-if="where" class="quiet">{{ where }}</p>
-      <p v-if="card?.uses.length" class="uses">
-        {{ card.turns > 1 ? 'In all turns together: ' : '' }}{{ card.uses.join(' · ') }}
+    <template v-if="line">
+      <p class="dish">{{ dishName(line.dish) }}</p>
+      <p class="deed" data-test="now">{{ line.text }}</p>
+      <p v-if="where || line.celsius !== undefined" class="where">
+        {{ where }}
+        <template v-if="line.celsius !== undefined && line.kind !== 'oven'">
+          · {{ line.celsius }} °C</template
+        >
       </p>
+      <p v-if="line.amounts.length" class="uses">{{ line.amounts.join(' · ') }}</p>
       <p class="time figure" :class="{ over: view.left < 0 }">
         <template v-if="view.startsIn > 0">
           <small>in</small> {{ timerText(view.startsIn) }}
         </template>
-        <template v-else>{{ timerText(view.left) }}</template>
+        <template v-else-if="line.free > line.at">{{ timerText(view.left) }}</template>
+        <small v-else>now</small>
       </p>
-      <p v-if="card?.caution" class="caution">{{ card.caution }}</p>
+      <p v-if="line.caution" class="caution">{{ line.caution }}</p>
     </template>
-    <p v-else class="deed">Nothing more to do. Sit down.</p>
+    <p v-else-if="others" class="deed">Nothing for you just now: see what the others do.</p>
+    <p v-else class="deed">All done. Sit down.</p>
     <div class="keys">
       <v-btn
-        v-if="view.now"
+        v-if="view.now && line"
         color="primary"
         height="60"
         class="done"
-        :aria-label="`Done: ${view.now.text}`"
-        @click="emit('done')"
+        :aria-label="`Done: ${line.text}`"
+        @click="emit('done', view.now.key)"
       >
         Done
       </v-btn>
@@ -74,8 +79,8 @@ const dishName = (id: string | undefined) =>
     </div>
     <ol v-if="view.next.length" class="next">
       <li v-for="(n, i) in view.next" :key="n.key">
-        <span class="quiet">{{ i === 0 ? 'next' : 'soon' }}</span> {{ n.text }}
-        <span class="quiet">{{ spanText(n.to - n.from) }}</span>
+        <span class="quiet">{{ i === 0 ? 'next' : 'soon' }}</span> {{ n.line.text }}
+        <span v-if="n.to > n.from" class="quiet">{{ spanText(n.to - n.from) }}</span>
       </li>
     </ol>
   </article>
@@ -101,9 +106,13 @@ h2 {
   font-size: 1.6rem;
   line-height: 1.2;
 }
+.where,
 .uses {
   margin-top: 4px;
   font-size: 1.25rem;
+}
+.where {
+  color: var(--quiet);
 }
 .time {
   margin: 6px 0;

@@ -10,6 +10,9 @@ const emit = defineEmits<{
 }>()
 
 const SKILLS = { knife: 'knife', heat: 'hob and oven', raw: 'raw meat', simple: 'simple work' }
+/** A helper does what its own caution allows: nothing with knives, heat or raw food. */
+const withPractice = (practice: Person['practice']): Partial<Person> =>
+  practice === 'helper' ? { practice, skills: ['simple'] } : { practice }
 const PRACTICE = {
   practised: 'practised',
   learning: 'learning: a fifth less at once',
@@ -79,9 +82,11 @@ function toggle(person: Person, skill: Person['skills'][number]) {
           :value="p.practice"
           :aria-label="`${p.name}: practice`"
           @change="
-            emit('edit', p.id, {
-              practice: ($event.target as HTMLSelectElement).value as Person['practice'],
-            })
+            emit(
+              'edit',
+              p.id,
+              withPractice(($event.target as HTMLSelectElement).value as Person['practice']),
+            )
           "
         >
           <option v-for="(word, key) in PRACTICE" :key="key" :value="key">{{ word }}</option>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { addSeconds, format, parseISO } from 'date-fns'
 import { computed } from 'vue'
-import { decidingChain, waitingTime, type Handwork } from '~~/core/board'
+import { chainText, decidingChain, waitingTime, type Handwork } from '~~/core/board'
 import type { KeptPlan } from '~~/core/household'
 import type { Kitchen } from '~~/core/kitchen'
 import type { CompiledSession, Session } from '~~/core/session'
@@ -28,7 +28,7 @@ const saved = computed(() =>
     : undefined,
 )
 const gap = computed(() =>
-  plan.value ? (plan.value.makespan - plan.value.bound) / Math.max(1, plan.value.makespan) : 0,
+  plan.value ? (plan.value.makespan - plan.value.bound) / Math.max(1, plan.value.bound) : 0,
 )
 
 /** A figure that stands in the headline; without a value it is still being worked out. */
@@ -86,16 +86,13 @@ const because = computed(() => {
   const { shown, compiled, kitchen } = props
   if (!shown || !compiled) return ''
   const { plan, boundBy } = shown
-  const chain = decidingChain(compiled.problem, plan)
-  const dishes = [...new Set(chain.map((l) => compiled.cards[l.activity]?.dish))]
-    .map((id) => compiled.dishes.find((d) => d.id === id)?.name)
-    .filter((name) => name !== undefined)
+  const chain = chainText(decidingChain(compiled, plan), compiled, kitchen)
   const proof =
     plan.status === 'optimal'
       ? 'Nothing shorter exists'
       : `No plan can be done before ${clock(plan.bound)}`
   const words = inKitchenWords(boundBy, compiled, kitchen)
-  return `${dishes.join(', then ')} decide the finish (the red hairline). ${proof}, proven by ${words}.`
+  return `What decides the finish (the red hairline): ${chain}. ${proof}, proven by ${words}.`
 })
 
 const clock = (seconds: number) => clockTime(props.session.start, seconds)

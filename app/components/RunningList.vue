@@ -1,6 +1,17 @@
 <script setup lang="ts">
+import {
+  mdiCheckCircleOutline,
+  mdiEyeOutline,
+  mdiFridgeOutline,
+  mdiHandWashOutline,
+  mdiPlay,
+  mdiRotateRight,
+  mdiStop,
+  mdiTrayArrowUp,
+  mdiWater,
+} from '@mdi/js'
 import { computed, ref } from 'vue'
-import type { ListLine } from '~~/core/board'
+import { placeWords, type Instruction } from '~~/core/guide'
 import type { Kitchen } from '~~/core/kitchen'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
@@ -9,18 +20,26 @@ const props = defineProps<{
   session: Session
   kitchen: Kitchen
   compiled: CompiledSession
-  lines: ListLine[]
+  lines: Instruction[]
 }>()
 
-const cook = ref<string>('')
+const ICONS: Partial<Record<Instruction['kind'], string>> = {
+  start: mdiPlay,
+  end: mdiStop,
+  oven: mdiRotateRight,
+  wash: mdiWater,
+  'wash-hands': mdiHandWashOutline,
+  cold: mdiFridgeOutline,
+  out: mdiTrayArrowUp,
+  stir: mdiEyeOutline,
+  check: mdiCheckCircleOutline,
+}
+const cook = ref('')
 const cooks = computed(() => props.kitchen.people.filter((p) => props.session.cooks.includes(p.id)))
 const shown = computed(() => props.lines.filter((l) => !cook.value || l.cook === cook.value))
 const personName = (id: string) => props.kitchen.people.find((p) => p.id === id)?.name ?? id
-const stationNames = (ids: string[]) =>
-  ids
-    .map((id) => props.kitchen.stations.find((s) => s.id === id)?.name ?? id)
-    .join(', ')
-    .toLowerCase()
+const where = (ids: string[]) =>
+  ids.map((id) => placeWords(id, props.kitchen).replace(/^the /, '')).join(', ')
 const mark = (dish: string) => props.compiled.dishes.find((d) => d.id === dish)?.mark ?? ''
 const order = (dish: string) => props.compiled.order.indexOf(dish)
 const clock = (seconds: number) => clockTime(props.session.start, seconds)
@@ -29,41 +48,45 @@ const clock = (seconds: number) => clockTime(props.session.start, seconds)
 <template>
   <section class="list" aria-labelledby="list-title">
     <div class="top">
-      <h2 id="list-title">In order</h2>
-      <div class="who no-print" role="group" aria-label="Whose list">
-        <button type="button" :aria-pressed="cook === ''" @click="cook = ''">Everybody</button>
-        <button
-          v-for="p in cooks"
-          :key="p.id"
-          type="button"
-          :aria-pressed="cook === p.id"
-          @click="cook = p.id"
-        >
-          {{ p.name }}
-        </button>
-      </div>
+      <h2 id="list-title">Everything in order</h2>
+      <v-btn-toggle
+        v-model="cook"
+        class="no-print"
+        mandatory
+        density="compact"
+        variant="text"
+        aria-label="Whose list"
+      >
+        <v-btn value="">Everybody</v-btn>
+        <v-btn v-for="p in cooks" :key="p.id" :value="p.id">{{ p.name }}</v-btn>
+      </v-btn-toggle>
     </div>
     <ol>
-      <li v-for="line in shown" :key="line.key">
-        <time class="figure">{{ clock(line.from) }}</time>
+      <li v-for="line in shown" :key="line.key" :class="line.kind" :data-kind="line.kind">
+        <time class="figure">{{ clock(line.at) }}</time>
         <span class="who-does">{{ personName(line.cook) }}</span>
         <DishMark v-if="line.dish" :mark="mark(line.dish)" :index="order(line.dish)" />
-        <span v-else class="wash" aria-hidden="true">~</span>
+        <span v-else />
         <div class="what">
           <p>
+            <v-icon v-if="ICONS[line.kind]" :icon="ICONS[line.kind]" size="16" aria-hidden="true" />
             {{ line.text }}
-            <span v-if="line.where.length" class="quiet">· {{ stationNames(line.where) }}</span>
+            <span v-if="line.places.length && line.kind !== 'wash'" class="quiet"
+              >· {{ where(line.places)
+              }}<template v-if="line.celsius !== undefined && line.kind !== 'oven'">
+                · {{ line.celsius }} °C</template
+              ></span
+            >
           </p>
-          <p v-if="line.uses.length" class="uses">{{ line.uses.join(' · ') }}</p>
+          <p v-if="line.amounts.length" class="uses">{{ line.amounts.join(' · ') }}</p>
           <p v-if="line.caution" class="caution">{{ line.caution }}</p>
         </div>
-        <span class="figure long">{{ spanText(line.to - line.from) }}</span>
-        <p v-if="line.meanwhile.length" class="meanwhile">
-          <span class="unseen">Meanwhile: </span>
-          <span v-for="m in line.meanwhile" :key="m.activity" :title="m.text">
-            <b>{{ mark(m.dish) }}</b> to {{ clock(m.until) }}
-          </span>
-        </p>
+        <span class="figure long">
+          <template v-if="line.until > line.at">{{ spanText(line.until - line.at) }}</template>
+        </span>
+        <span class="figure until quiet">
+          <template v-if="line.until > line.at">until {{ clock(line.until) }}</template>
+        </span>
       </li>
     </ol>
   </section>
@@ -82,34 +105,27 @@ const clock = (seconds: number) => clockTime(props.session.start, seconds)
 h2 {
   font-size: 1.5rem;
 }
-.who button {
-  min-height: 36px;
-  padding: 4px 12px;
-  border-bottom: 3px solid transparent;
-}
-.who button[aria-pressed='true'] {
-  border-bottom-color: rgb(var(--v-theme-primary));
-  font-weight: 650;
-}
 ol {
   padding: 0;
   list-style: none;
 }
 li {
   display: grid;
-  grid-template-columns: 3.4em 4.2em 2.6em minmax(0, 1fr) 4.5em minmax(140px, 22%);
+  grid-template-columns: 3.4em 4.2em 2.6em minmax(0, 1fr) 4.5em 6.5em;
   gap: 2px 12px;
   align-items: baseline;
   padding: 7px 0;
   border-bottom: 1px solid var(--hair);
 }
+/* What is looked at rather than done steps back a little. */
+.check .what,
+.stir .what,
+.end .what {
+  font-size: 0.94rem;
+}
 time {
   font-family: var(--display);
   font-size: 1.1rem;
-}
-.wash {
-  text-align: center;
-  color: var(--quiet);
 }
 .uses {
   font-size: 0.88rem;
@@ -119,15 +135,15 @@ time {
   font-size: 0.88rem;
   color: rgb(var(--v-theme-error));
 }
-.long {
+.oven .what {
+  font-weight: 600;
+}
+.long,
+.until {
   text-align: right;
 }
-.meanwhile {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 10px;
-  font-size: 0.82rem;
-  color: var(--quiet);
+.until {
+  font-size: 0.88rem;
 }
 @media (max-width: 700px) {
   li {
@@ -138,9 +154,10 @@ time {
     grid-column: 1 / 3;
     font-size: 0.85rem;
   }
-  .meanwhile {
+  .until {
     order: 6;
     grid-column: 3 / -1;
+    text-align: left;
   }
 }
 @media print {

@@ -91,7 +91,11 @@ function setBatches(id: string, batches: number) {
           <span
             >{{ base.name }}
             <small class="quiet">{{
-              merged(base.id) ? `once for ${namesIn(merged(base.id)!)}` : 'shared, made once'
+              merged(base.id)
+                ? `once for ${namesIn(merged(base.id)!)}`
+                : base.base
+                  ? 'shared, made once'
+                  : 'the same again, in another go'
             }}</small></span
           >
         </button>

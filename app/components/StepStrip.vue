@@ -45,10 +45,10 @@ const drawn = computed(() =>
   }),
 )
 const wait = (step: Recipe['steps'][number]) => {
-  const a = step.after.find((w) => w.least || w.most !== undefined)
+  const a = step.after.find((w) => w.least || w.most != null)
   if (!a) return ''
   if (a.most === 0) return 'at once'
-  return a.most === undefined
+  return a.most == null
     ? `after ${minutesText(a.least!, a.least!)}`
     : `within ${minutesText(a.most, a.most)}`
 }

@@ -83,7 +83,7 @@ const summary = computed(
       role="region"
       aria-label="The weave, scrolls sideways"
     >
-      <svg class="heads" :width="width" height="96" aria-hidden="true">
+      <svg class="heads" :width="width" height="96" :viewBox="`0 0 ${width} 96`" aria-hidden="true">
         <g v-for="g in groups" :key="g.name + g.x">
           <text :x="g.x" y="14" class="group">{{ g.name }}</text>
           <line :x1="g.x" :x2="g.x + g.width" y1="19" y2="19" class="rule" />
@@ -95,7 +95,14 @@ const summary = computed(
           </text>
         </template>
       </svg>
-      <svg :width="width" :height="height" role="img" :aria-label="summary" data-test="weave">
+      <svg
+        :width="width"
+        :height="height"
+        :viewBox="`0 0 ${width} ${height}`"
+        role="img"
+        :aria-label="summary"
+        data-test="weave"
+      >
         <WeaveTextures />
         <g class="grid">
           <template v-for="t in ticks" :key="t">

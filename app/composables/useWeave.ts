@@ -45,7 +45,7 @@ export function useWeave(input: {
   const mark = (dish: string) => compiled.value.dishes.find((d) => d.id === dish)?.mark ?? ''
 
   const handwork = computed(() => handworkOf(plan.value, compiled.value))
-  const laid = computed(() => strandsOf(plan.value, kitchen.value))
+  const laid = computed(() => strandsOf(plan.value, compiled.value, kitchen.value))
   const end = computed(() =>
     Math.max(60, ...plan.value.activities.map((a) => a.end), ...plan.value.chores.map((c) => c.to)),
   )
@@ -169,7 +169,7 @@ export function useWeave(input: {
 
   /** The hairline: down each link, across to the next. */
   const hairline = computed(() => {
-    const points = decidingChain(compiled.value.problem, plan.value).flatMap((link) => {
+    const points = decidingChain(compiled.value, plan.value).flatMap((link) => {
       const s = stretchOf.value.get(link.activity)
       return s ? [`${s.x},${s.top}`, `${s.x},${s.bottom}`] : []
     })

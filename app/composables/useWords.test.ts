@@ -9,10 +9,12 @@ const card = {
   turns: 1,
   uses: [],
   ways: { machine: 'in the processor' },
+  hygiene: 'produce',
+  later: [],
 }
 const session = {
   cards: { 'pie.cut': card },
-  dishes: [{ id: 'pie', name: 'Leek pie', mark: 'Lp', batches: 1, base: false }],
+  dishes: [{ id: 'pie', name: 'Leek pie', mark: 'Lp', batches: 1, base: false, to: 'fridge' }],
 }
 const kitchen = {
   people: [{ id: 'ann', name: 'Ann-Kathrin' }],

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { handworkOf, unattended } from '~~/core/board'
 import { finish, undo } from '~~/core/logbook'
 import { useSession } from '~/composables/useSession'
+import { useTelling } from '~/composables/useTelling'
 import { timerText } from '~/composables/useClock'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
@@ -14,27 +14,43 @@ const notices = useNotices()
 const at = ref(Date.now())
 useIntervalFn(() => (at.value = Date.now()), 500)
 
-const work = computed(() =>
-  plan.value && compiled.value ? handworkOf(plan.value, compiled.value) : [],
+const lines = useTelling({ session, kitchen, compiled, plan })
+/** What each cook is told, as things to tick off, in the order of the list. */
+const tasks = computed(() =>
+  lines.value.map((line) => ({
+    key: line.key,
+    cook: line.cook,
+    from: line.at,
+    to: line.free,
+    line,
+  })),
 )
 const left = computed(() => {
   const done = new Set(cooking.value?.done.map((d) => d.key))
-  return work.value.filter((w) => !done.has(w.key)).length
+  return tasks.value.filter((t) => !done.has(t.key)).length
 })
-/** What goes on by itself: begun when the hands before it were done, for its planned length. */
+/** Seconds since the start; they stand still once everything is done. */
+const gone = computed(() => {
+  const log = cooking.value
+  if (!log) return 0
+  const end = left.value ? at.value : Math.max(log.startedAt, ...log.done.map((d) => d.endedAt))
+  return (end - log.startedAt) / 1000
+})
+/** What goes on by itself: begun when its line was ticked off, until the line that ends it is. */
 const alone = computed(() => {
   const log = cooking.value
-  if (!plan.value || !compiled.value || !log) return []
+  if (!log) return []
   const ended = new Map(log.done.map((d) => [d.key, d.endedAt]))
-  const runs = new Map(plan.value.activities.map((a) => [a.id, a]))
-  return unattended(plan.value, compiled.value).flatMap((u) => {
-    const phases = runs.get(u.activity)!.phases
-    const before = phases.findIndex((p) => p.to === u.from && p.cook !== undefined)
-    const begun = ended.get(`${u.activity}#${before}`)
-    const next = phases.findIndex((p) => p.from === u.until)
-    if (begun === undefined || ended.has(`${u.activity}#${next}`)) return []
-    const end = begun + (u.until - u.from) * 1000
-    return [{ ...u, left: Math.round((end - at.value) / 1000) }]
+  return lines.value.flatMap((line) => {
+    const begun = ended.get(line.key)
+    if (begun === undefined || line.until <= line.free) return []
+    if (line.kind !== 'start' && line.kind !== 'cold') return []
+    const end = lines.value.find(
+      (l) => l.activity === line.activity && (l.kind === 'end' || l.kind === 'out'),
+    )
+    if (!end || ended.has(end.key)) return []
+    const over = begun + (line.until - line.free) * 1000
+    return [{ key: line.key, text: line.text, left: Math.round((over - at.value) / 1000) }]
   })
 })
 
@@ -76,7 +92,7 @@ async function stop() {
   <section v-else-if="!cooking" class="start">
     <h1>{{ session.name }}</h1>
     <p>
-      {{ work.length }} things to do for {{ session.cooks.length }}
+      {{ tasks.length }} things to do for {{ session.cooks.length }}
       {{ session.cooks.length === 1 ? 'cook' : 'cooks' }}. The clock starts when you press the
       button, whatever time the plan says.
     </p>
@@ -89,9 +105,7 @@ async function stop() {
   <section v-else>
     <div class="top">
       <h1>{{ left ? 'On the stove' : 'All done' }}</h1>
-      <p class="quiet figure">
-        {{ timerText((at - cooking.startedAt) / 1000) }} since the start · {{ left }} to go
-      </p>
+      <p class="quiet figure">{{ timerText(gone) }} since the start · {{ left }} to go</p>
       <v-btn variant="outlined" @click="stop">Stop the session</v-btn>
     </div>
     <div class="cooks">
@@ -100,18 +114,18 @@ async function stop() {
         :key="cook"
         :name="kitchen.people.find((p) => p.id === cook)?.name ?? cook"
         :cook="cook"
-        :work="work"
+        :tasks="tasks"
         :cooking="cooking"
         :kitchen="kitchen"
         :compiled="compiled!"
         :at="at"
-        @done="edit((log) => finish(work, log, cook, Date.now()))"
+        @done="(key) => edit((log) => finish(tasks, log, cook, Date.now(), key))"
         @undo="edit((log) => undo(log, cook))"
       />
     </div>
     <h2>Running by itself</h2>
     <ul v-if="alone.length" class="alone">
-      <li v-for="u in alone" :key="u.activity + u.from">
+      <li v-for="u in alone" :key="u.key">
         <span>{{ u.text }}</span>
         <span class="figure time" :class="{ over: u.left < 0 }">{{ timerText(u.left) }}</span>
       </li>

@@ -46,7 +46,7 @@ async function apply(edit: (kitchen: Kitchen) => KitchenInput, undo?: { text: st
 const add = (kind: string) =>
   apply((k) => ({
     ...k,
-    stations: [...k.stations, newStation(kind, new Set(k.stations.map((s) => s.id)))],
+    stations: [...k.stations, newStation(kind, k.stations)],
   }))
 const edit = (id: string, patch: Partial<KitchenStation>) =>
   apply((k) => ({

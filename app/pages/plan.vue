@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { handworkOf, runningList } from '~~/core/board'
+import { handworkOf } from '~~/core/board'
 import { usePlanShown } from '~/composables/usePlanShown'
 import { useSession } from '~/composables/useSession'
+import { useTelling } from '~/composables/useTelling'
 import { inKitchenWords } from '~/composables/useWords'
 import { usePlanning } from '~/stores/planning'
 
@@ -22,9 +23,7 @@ const refusal = computed(() => {
 })
 const followed = ref<string>()
 
-const lines = computed(() =>
-  plan.value && compiled.value ? runningList(plan.value, compiled.value) : [],
-)
+const lines = useTelling({ session, kitchen, compiled, plan })
 const handwork = computed(() =>
   plan.value && compiled.value ? handworkOf(plan.value, compiled.value) : [],
 )

@@ -35,6 +35,14 @@ const keep = (
   oneByOne: oneByOne ?? null,
 })
 
+/** Keeps a plan, unless a better one for the same problem is there. */
+const store = (session: string, plan: KeptPlan) =>
+  database.transaction('rw', database.plans, database.sessions, async () => {
+    // Of a session that was wiped or replaced meanwhile nobody wants a plan.
+    if (!(await database.sessions.get(session))) return
+    await database.plans.put(betterPlan(await database.plans.get(session), plan))
+  })
+
 /** The planning that is under way, if any; its result goes to the database. */
 export const usePlanning = defineStore('planning', () => {
   const running = ref(false)
@@ -58,10 +66,19 @@ export const usePlanning = defineStore('planning', () => {
     failure.value = undefined
     let latest: PlanningProgress
     let best: KeptPlan | undefined
+    let stored: KeptPlan | undefined
     const show = () => {
       if (mine !== turn) return
       progress.value = latest
       preview.value = best
+      // A plan that can be seen can be cooked from, and is there after a reload.
+      if (best && best !== stored) {
+        stored = best
+        void store(session, best).catch(tell)
+      }
+    }
+    const tell = (error: unknown) => {
+      if (mine === turn) failure.value = error instanceof Error ? error.message : String(error)
     }
     const showNowAndThen = useThrottleFn(show, LOOK_MS, true)
     current = planTogether(
@@ -83,9 +100,7 @@ export const usePlanning = defineStore('planning', () => {
       if (now.plan.status === 'unknown')
         failure.value =
           'No plan turned up in the time there was. Plan again, or make the session smaller.'
-      await database.transaction('rw', database.plans, async () => {
-        await database.plans.put(betterPlan(await database.plans.get(session), now))
-      })
+      await store(session, now)
     } catch (error) {
       if (mine === turn) {
         failure.value = error instanceof Error ? error.message : String(error)

@@ -24,7 +24,7 @@ export function handworkOf(plan: Plan, compiled: CompiledSession): Handwork[] {
     const activity = activities.get(run.id)
     const mode = activity?.modes.find((m) => m.id === run.mode)
     const card = compiled.cards[run.id]
-    if (!mode || !card) continue
+    if (!mode || !card || card.marker) continue
     const last = run.phases.length - 1
     run.phases.forEach((phase, k) => {
       if (!mode.phases[k]?.hands || phase.cook === undefined || phase.to === phase.from) return

@@ -1,4 +1,6 @@
+import { placesOf } from '../guide'
 import type { Kitchen, Zone } from '../kitchen'
+import type { CompiledSession } from '../session'
 import type { ActivityRun, Plan } from '../plan'
 
 /** A place of the kitchen as a strand of the weave; one that holds several has lanes. */
@@ -28,19 +30,21 @@ const TELLING: Zone[] = ['oven', 'appliance', 'hob', 'bench']
  */
 export function strandsOf(
   plan: Plan,
+  compiled: CompiledSession,
   kitchen: Kitchen,
 ): { strands: Strand[]; stretches: Stretch[] } {
   const stations = new Map(kitchen.stations.map((s) => [s.id, s]))
+  const places = placesOf(plan, compiled)
+  const runs = plan.activities.filter((r) => !compiled.cards[r.id]?.marker)
   const placeOf = (run: ActivityRun): string => {
     for (const zone of TELLING) {
-      const id = run.stations.find((s) => stations.get(s)?.zone === zone)
+      const id = places.get(run.id)!.find((s) => stations.get(s)?.zone === zone)
       if (id !== undefined) return id
     }
     return 'standing'
   }
   const byStrand = new Map<string, ActivityRun[]>()
-  for (const run of plan.activities)
-    byStrand.set(placeOf(run), [...(byStrand.get(placeOf(run)) ?? []), run])
+  for (const run of runs) byStrand.set(placeOf(run), [...(byStrand.get(placeOf(run)) ?? []), run])
 
   const stretches: Stretch[] = []
   const strands: Strand[] = []

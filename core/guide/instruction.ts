@@ -20,6 +20,8 @@ export const instructionSchema = z.strictObject({
   /** Seconds from the start of the session: when, and until when it goes on. */
   at: z.int(),
   until: z.int(),
+  /** From when on the hands of whoever is told are free again; `at` where it takes no hands. */
+  free: z.int(),
   /** Who is told. */
   cook: z.string(),
   kind: z.enum(INSTRUCTION_KINDS),

@@ -59,8 +59,10 @@ export function instructions(
 const sinceStart = (seconds: number) =>
   `${Math.floor(seconds / 3600)}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`
 
-type Draft = Omit<Instruction, 'cook' | 'amounts' | 'places' | 'until'> &
-  Partial<Pick<Instruction, 'cook' | 'amounts' | 'places' | 'until'>>
+type Draft = Omit<Instruction, 'cook' | 'amounts' | 'places' | 'until' | 'free'> &
+  Partial<Pick<Instruction, 'amounts' | 'places' | 'until' | 'free'>> & {
+    cook?: string | undefined
+  }
 
 class Telling {
   readonly lines: Instruction[] = []
@@ -98,6 +100,7 @@ class Telling {
         key: `${run.id}#0`,
         at: run.start,
         until: run.end,
+        free: run.end,
         kind: 'do',
         cook: first!.cook,
         text: this.withWhere(words, run, card),
@@ -110,6 +113,7 @@ class Telling {
       key: opens ? `${run.id}#0` : `${run.id}#begin`,
       at: run.start,
       until: goesOn,
+      free: opens ? first!.to : run.start,
       kind: cold ? 'cold' : 'start',
       cook: first!.cook,
       text: this.withWhere(words, run, card),
@@ -153,6 +157,7 @@ class Telling {
       key: takesOff ? `${run.id}#${closing}` : `${run.id}#end`,
       at: goesOn,
       until: run.end,
+      free: run.end,
       kind: cold ? 'out' : 'end',
       cook: takesOff ? run.phases[closing]!.cook : undefined,
       text: this.endWords(run, card, words),
@@ -201,6 +206,7 @@ class Telling {
         key: `wash ${c.station} ${c.from}`,
         at: c.from,
         until: c.to,
+        free: c.to,
         kind: 'wash',
         cook: c.cook,
         text: `Wash ${placeWords(c.station, this.kitchen)}`,
@@ -212,6 +218,7 @@ class Telling {
         key: `hands ${w.cook} ${w.from}`,
         at: w.from,
         until: w.to,
+        free: w.to,
         kind: 'wash-hands',
         cook: w.cook,
         dish: this.compiled.cards[w.after]!.dish,
@@ -298,7 +305,16 @@ class Telling {
     next.sort((a, b) => a.at - b.at)
     const then =
       next[0] && next[0].at > run.end + STANDS ? `. Next at ${this.clock(next[0].at)}` : ''
-    return `${ENDING[card.work] ?? 'Done'}: ${lowerFirst(words.replace(/[.\s]+$/, ''))}${then}`
+    const ending = this.staysOn(run.id) ? 'It stays on the heat' : (ENDING[card.work] ?? 'Done')
+    return `${ending}: ${lowerFirst(words.replace(/[.\s]+$/, ''))}${then}`
+  }
+
+  /** Whether the burner goes on under it for the next step in the same pot. */
+  private staysOn(id: string): boolean {
+    return Object.entries(this.compiled.kept).some(
+      ([hold, { activities }]) =>
+        /\.burner(?:-\d+)?$/.test(hold) && activities.includes(id) && activities.at(-1) !== id,
+    )
   }
 
   private heatOf(run: ActivityRun, phase: Phase): { celsius?: number } {
@@ -327,10 +343,11 @@ class Telling {
     })
   }
 
-  private push({ cook, amounts = [], places = [], until, ...line }: Draft): void {
+  private push({ cook, amounts = [], places = [], until, free, ...line }: Draft): void {
     this.lines.push({
       ...line,
       until: until ?? line.at,
+      free: free ?? line.at,
       cook: cook ?? this.whoIsFree(line.at, line.activity),
       amounts,
       places,
@@ -377,7 +394,7 @@ const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1
 function checkWords(words: string, caution: string | undefined): string {
   const core = /\b(\d\d) °C/.exec(caution ?? '')?.[1]
   const cue = cueIn(words)
-  const what = cue ? `is it ${cue.replace(/^(?:it is|they are|it's)\s+/i, '')}?` : 'is it done?'
-  const inside = core && !cue ? ` ${core} °C in the middle?` : ''
-  return `Look: ${what}${inside} If not, give it five more minutes`
+  const done = cue ? `: ${cue.replace(/^(?:it is|they are|it's)\s+/i, '')}` : ''
+  const inside = core && !cue ? `: ${core} °C in the middle` : ''
+  return `Check that it is done${done}${inside}. If not, five more minutes`
 }

@@ -226,10 +226,14 @@ export const READY_KITCHENS: { title: string; about: string; kitchen: KitchenInp
 ]
 
 /** A station of a kind under an id and a name that the kitchen has not yet. */
-export function newStation(kind: string, taken: ReadonlySet<string>): StationInput {
+export function newStation(
+  kind: string,
+  taken: readonly { id: string; name: string }[],
+): StationInput {
   const model = STATION_KINDS[kind]!
   for (let n = 1; ; n++) {
     const id = n === 1 ? kind : `${kind}-${n}`
-    if (!taken.has(id)) return { ...model, id, name: n === 1 ? model.name : `${model.name} ${n}` }
+    const name = n === 1 ? model.name : `${model.name} ${n}`
+    if (!taken.some((s) => s.id === id || s.name === name)) return { ...model, id, name }
   }
 }

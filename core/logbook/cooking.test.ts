@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { Handwork } from '../board'
-import { cookView, finish, undo, type Cooking } from './index'
+import { cookView, finish, undo, type Cooking, type Task } from './index'
 
-const work: Handwork[] = [
-  { key: 'a#0', cook: 'ana', from: 0, to: 60, text: 'Cut', where: [] },
-  { key: 'b#0', cook: 'ana', from: 300, to: 360, text: 'Stir', where: [] },
-  { key: 'c#0', cook: 'bo', from: 0, to: 30, text: 'Wash', where: [] },
+const work: Task[] = [
+  { key: 'a#0', cook: 'ana', from: 0, to: 60 },
+  { key: 'b#0', cook: 'ana', from: 300, to: 360 },
+  { key: 'c#0', cook: 'bo', from: 0, to: 30 },
 ]
 const T0 = 1_000_000
 const log: Cooking = { session: 's', startedAt: T0, done: [] }
@@ -34,6 +33,12 @@ describe('cooking', () => {
     expect(after.done[1]!.startedAt).toBeLessThanOrEqual(T0 + 130_000)
     expect(cookView(work, after, 'ana', T0 + 131_000).now).toBeUndefined()
     expect(finish(work, after, 'ana', T0 + 140_000)).toEqual(after)
+  })
+
+  it('takes a second tap for the same thing for nothing', () => {
+    const once = finish(work, log, 'ana', T0 + 60_000, 'a#0')
+    expect(once.done.map((d) => d.key)).toEqual(['a#0'])
+    expect(finish(work, once, 'ana', T0 + 60_200, 'a#0')).toBe(once)
   })
 
   it('takes back the last step of one cook only', () => {

@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import type { Handwork } from '../board'
+
+/** One thing for a cook to do, at its time in the plan. */
+export interface Task {
+  key: string
+  cook: string
+  /** Seconds from the start of the session in which it takes hands. */
+  from: number
+  to: number
+}
 
 /** What really happened to one piece of hands work: milliseconds since the epoch. */
 const done = z.strictObject({
@@ -18,24 +26,24 @@ export const cookingSchema = z.strictObject({
 
 export type Cooking = z.output<typeof cookingSchema>
 
-export interface CookView {
-  now: Handwork | undefined
+export interface CookView<T extends Task = Task> {
+  now: T | undefined
   /** When `now` could be begun: after the last thing that this cook finished. */
   since: number
   /** Seconds left of `now` at its planned length; negative when it runs over. */
   left: number
   /** Seconds until `now` is due to begin by the plan; 0 once it is. */
   startsIn: number
-  next: Handwork[]
+  next: T[]
 }
 
 /** What one cook has in hand at an instant, from the plan's work and what is done of it. */
-export function cookView(
-  work: readonly Handwork[],
+export function cookView<T extends Task>(
+  work: readonly T[],
   cooking: Cooking,
   cook: string,
   at: number,
-): CookView {
+): CookView<T> {
   const finished = new Set(cooking.done.map((d) => d.key))
   const left = work.filter((w) => w.cook === cook && !finished.has(w.key))
   const now = left[0]
@@ -54,18 +62,22 @@ export function cookView(
   }
 }
 
-/** The log with the cook's current work finished at `at`; the same log if there is none. */
+/**
+ * The log with the cook's current work finished at `at`; the same log if there is none or, with
+ * `key`, if it is another by now: a second tap finishes nothing else.
+ */
 export function finish(
-  work: readonly Handwork[],
+  work: readonly Task[],
   cooking: Cooking,
   cook: string,
   at: number,
+  key?: string,
 ): Cooking {
   const view = cookView(work, cooking, cook, at)
-  if (!view.now) return cooking
-  const { key } = view.now
+  if (!view.now || (key !== undefined && view.now.key !== key)) return cooking
   const startedAt = Math.min(view.since, at)
-  return { ...cooking, done: [...cooking.done, { key, cook, startedAt, endedAt: at }] }
+  const done = { key: view.now.key, cook, startedAt, endedAt: at }
+  return { ...cooking, done: [...cooking.done, done] }
 }
 
 /** The log without the last thing that the cook finished. */

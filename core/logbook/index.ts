@@ -1,1 +1,9 @@
-export { cookView, cookingSchema, finish, undo, type Cooking, type CookView } from './cooking'
+export {
+  cookingSchema,
+  cookView,
+  finish,
+  undo,
+  type Cooking,
+  type CookView,
+  type Task,
+} from './cooking'

@@ -11,7 +11,7 @@ type Ingredient = Recipe['ingredients'][number]
  * pack)`, `300 g chard; or spinach`, `20 g parsley (optional)`.
  */
 export const ingredientLine = (i: Ingredient) =>
-  `${amountText(i.amount, i.unit)} ${i.item}${packsText(i)}${i.note === undefined ? '' : `, ${i.note}`}${i.optional ? ' (optional)' : ''}${i.instead === undefined ? '' : `; or ${i.instead}`}`
+  `${amountText(i.amount, i.unit)} ${i.counted === undefined ? '' : `${i.counted} `}${i.item}${packsText(i)}${i.note === undefined ? '' : `, ${i.note}`}${i.optional ? ' (optional)' : ''}${i.instead === undefined ? '' : `; or ${i.instead}`}`
 
 /** In how many packs it comes, where that is about a whole number of quarters. */
 function packsText(i: Ingredient): string {
@@ -39,6 +39,7 @@ export const ingredientOf = (read: Omit<IngredientRead, 'id'>): Omit<Ingredient,
   item: read.item.slice(0, 300),
   amount: read.amount > 0 ? read.amount : 1,
   unit: read.amount > 0 ? read.unit : 'pinch',
+  ...(read.counted ? { counted: read.counted } : {}),
   ...(read.preparation ? { note: read.preparation.slice(0, 300) } : {}),
   ...(read.pack ? { pack: read.pack } : {}),
   ...(read.instead ? { instead: read.instead.slice(0, 300) } : {}),

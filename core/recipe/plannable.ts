@@ -2,6 +2,9 @@ import type { RecipeRead } from './text/readText'
 import type { StepRead } from './text/method'
 import type { RecipeInput } from './schema'
 import { ingredientOf } from './ingredients'
+import { withLastMinutes } from './lastMinutes'
+import { withPrep } from './prep'
+import { durationsIn } from './text/durations'
 import { lawOf } from './work'
 
 type StepInput = RecipeInput['steps'][number]
@@ -20,6 +23,7 @@ const MAY_WAIT: Partial<Record<StepRead['work'], number>> = {
   rest: 15,
   prove: 10,
 }
+const GROWS = new Set(['cut', 'shape', 'pack'])
 /** Things that are in every kitchen in plenty, so that nobody plans for them. */
 const UNPLANNED = new Set(['colander', 'rack', 'kettle', 'fridge', 'freezer', 'grill', 'steamer'])
 /** What stands in for equipment that the plan knows under another name. */
@@ -31,7 +35,13 @@ const STANDS_FOR: Record<string, string> = { griddle: 'frying-pan', tin: 'oven-d
  */
 export function plannable(read: RecipeRead, id: string, mark: string): RecipeInput {
   const dropped = new Set(read.steps.filter((s) => isPreheating(s)).map((s) => s.id))
-  const steps = read.steps.filter((s) => !dropped.has(s.id))
+  const steps = withLastMinutes(
+    withPrep(
+      read.steps.filter((s) => !dropped.has(s.id)),
+      read.ingredients,
+    ),
+  )
+  const store = storeOf(read)
   return {
     format: 'cadrum/recipe@1',
     id,
@@ -40,7 +50,21 @@ export function plannable(read: RecipeRead, id: string, mark: string): RecipeInp
     serves: read.serves,
     ingredients: read.ingredients.map((i) => ({ id: i.id, ...ingredientOf(i) })),
     steps: steps.map((s) => stepOf(s, dropped)),
+    ...(store ? { store } : {}),
   }
+}
+
+/** Litres that a serving takes in the cold, where nothing says: an estimate of ours. */
+const SERVING_LITRES = 0.35
+
+/** Where it is kept, by what the text says of it and of freezing. */
+function storeOf(read: RecipeRead): RecipeInput['store'] {
+  const freezes = read.steps.some((s) => /\bfreez/i.test(s.do))
+  const keeps = read.keeps ?? []
+  const kept = keeps.find((k) => k.place === (freezes ? 'freezer' : 'fridge')) ?? keeps[0]
+  if (!kept) return undefined
+  const litres = Math.max(0.3, Math.round(Math.min(read.serves, 20) * SERVING_LITRES * 10) / 10)
+  return { place: kept.place, litres, days: Math.max(1, kept.days) }
 }
 
 const isPreheating = (s: StepRead) => s.work === 'heat' && s.equipment.includes('oven')
@@ -57,7 +81,7 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
     do: s.do.slice(0, 300),
     work: s.work,
     hygiene: s.hygiene,
-    scale: s.work === 'cut' || s.work === 'shape' || s.work === 'pack' ? 'each' : 'once',
+    scale: GROWS.has(s.work) || (s.goes ?? 1) > 1 ? 'each' : 'once',
     after: s.after
       .filter((a) => !dropped.has(a.step))
       .map(({ step, least: from, most, food }) => ({
@@ -67,22 +91,45 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
         ...(food === undefined ? {} : { food }),
       })),
     uses: s.uses,
-    ways: [
-      {
-        id: 'as-written',
-        minutes: [
-          Math.min(least, usual),
-          usual,
-          // What only waits may wait longer; what cooks is done when it is done.
-          Math.ceil(usual * (1 + SLACK)) + (MAY_WAIT[s.work] ?? 0),
-        ],
-        on: equipmentOf(s),
-        ...(heat ? { heat } : {}),
-      },
-    ],
+    ways: waysOf(s, [Math.min(least, usual), usual], heat),
     ...(caution ? { caution } : {}),
     doubts: s.doubts.map((d) => d.slice(0, 300)),
   }
+}
+
+function waysOf(
+  s: StepRead,
+  [least, usual]: [number, number],
+  heat: ReturnType<typeof heatOf>,
+): StepInput['ways'] {
+  const way = (id: string, [low, high]: [number, number], label?: string) => ({
+    id,
+    ...(label === undefined ? {} : { label }),
+    minutes: [
+      low,
+      high,
+      // What only waits may wait longer; what cooks is done when it is done.
+      Math.ceil(high * (1 + SLACK)) + (MAY_WAIT[s.work] ?? 0),
+    ] as [number, number, number],
+    on: equipmentOf(s),
+    ...(heat ? { heat } : {}),
+  })
+  const dial = s.work === 'slow' ? dialIn(s.do) : undefined
+  return dial
+    ? [way('low', [dial.low, dial.low], 'on low'), way('high', [dial.high, dial.high], 'on high')]
+    : [way('as-written', [least, usual])]
+}
+
+/** `Low for 8 hours or high for 5`: two ways with times of their own. */
+function dialIn(text: string): { low: number; high: number } | undefined {
+  const spans = durationsIn(text).filter((d) => d.kind === 'span')
+  const lower = text.toLowerCase()
+  const [low, high] = [lower.search(/\blow\b/), lower.search(/\bhigh\b/)]
+  if (low < 0 || high < 0 || spans.length < 2) return undefined
+  const [first, second] = spans as [(typeof spans)[number], (typeof spans)[number]]
+  return low < high
+    ? { low: first.most, high: second.most }
+    : { low: second.most, high: first.most }
 }
 
 function equipmentOf(s: StepRead): EquipmentInput[] {

@@ -110,6 +110,8 @@ export const recipeSchema = z.strictObject({
       item: line,
       amount: z.number().positive(),
       unit: z.enum(UNITS),
+      /** What is counted of it: cloves, sprigs, sticks. */
+      counted: z.string().min(1).max(40).optional(),
       note: line.optional(),
       /** What it is bought in: a tin, a bag. */
       pack: pack.optional(),

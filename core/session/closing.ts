@@ -3,6 +3,9 @@ import type { SessionDish } from './schema'
 
 /** Serving belongs to the meal: where a dish is kept, it is not done in the session. */
 const SERVES = /^(?:to serve\b|serve\b|eat\b|dish up\b|plate up\b|bring (?:it )?to the table\b)/i
+/** Baked goods keep dry, and stale in the fridge. */
+const DRY =
+  /\b(?:bread|loaf|loaves|rolls|buns|biscuits?|cookies?|crackers|scones?|granola|flapjacks?|shortbread|oatcakes|rusks)\b/i
 /** Vessels that food may cool in: shallow, and not wanted on the hob. */
 const SHALLOW = new Set(['tray', 'oven-dish', 'bowl'])
 
@@ -13,7 +16,10 @@ export function goesTo(
 ): 'tonight' | 'fridge' | 'freezer' | 'shelf' {
   if (to) return to
   if (recipe.store) return recipe.store.place
-  return lastSteps(recipe).some((s) => SERVES.test(s.do)) ? 'tonight' : 'fridge'
+  const ends = lastSteps(recipe)
+  if (ends.some((s) => /\bfreez/i.test(s.do))) return 'freezer'
+  if (ends.every((s) => DRY.test(`${recipe.name} ${s.do}`))) return 'shelf'
+  return ends.some((s) => SERVES.test(s.do)) ? 'tonight' : 'fridge'
 }
 
 /** Steps that nothing waits for. */
@@ -73,8 +79,8 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
 }
 
 const PACKING = {
-  fridge: 'Lids on, label, into the fridge',
-  freezer: 'Lids on, label, into the freezer',
+  fridge: 'Into boxes, lids on, label, into the fridge',
+  freezer: 'Into boxes, lids on, label, into the freezer',
   shelf: 'Pack it away dry, and label it',
 }
 

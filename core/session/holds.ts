@@ -61,12 +61,11 @@ function endOf(
     recipe.routes.some((r) => r.options.some((o) => o.steps.includes(step.id)))
   const byId = new Map(problem.activities.map((a) => [a.id, a]))
   const first = place.steps[0]!
-  if (!takers.length) {
-    const ends = place.steps.at(-1)!
-    const alone = !optional(recipe.steps.find((s) => s.id === ends)!) || ends === first
-    if (alone) return last(ends)
-  }
-  const only = takers.length === 1 ? byId.get(takers[0]!)! : undefined
+  const ends = sinksOf(recipe, place)
+  const [sink] = ends
+  if (!takers.length && ends.length === 1 && (sink!.id === first || !optional(sink!)))
+    return last(sink!.id)
+  const only = takers.length === 1 && !ends.length ? byId.get(takers[0]!)! : undefined
   if (only && !option(only.id) && isBrief(only)) return only.id
   const from = byId.get(turns.get(`${recipe.id}.${first}`)![0]!)!
   const id = `${place.id}.empty`
@@ -104,9 +103,23 @@ function endOf(
       })
     else problem.relations!.push({ from: taker, to: id, kind: 'SS', min: loadOf(t), ...max })
   }
-  for (const step of takers.length ? [] : place.steps)
-    problem.relations!.push({ from: last(step), to: id, kind: 'FS', min: 0 })
+  for (const step of ends)
+    problem.relations!.push({ from: last(step.id), to: id, kind: 'FS', min: 0 })
   return id
+}
+
+/** Steps in a place after which neither another in it nor whatever takes food out of it comes. */
+function sinksOf(recipe: DishToMake['recipe'], place: KeptPlace): Step[] {
+  const own = recipe.steps.filter((s) => place.steps.includes(s.id))
+  const later = recipe.steps.filter(
+    (s) => place.steps.includes(s.id) || place.takers.includes(`${recipe.id}.${s.id}`),
+  )
+  return own.filter(
+    (s) =>
+      !later.some((l) => l.after.some((a) => a.step === s.id)) &&
+      // What another dish takes comes after the last step.
+      !(place.takers.some((t) => !t.startsWith(`${recipe.id}.`)) && s.id === place.steps.at(-1)),
+  )
 }
 
 const lengthOf = (a: ActivityInput) =>

@@ -12,9 +12,7 @@ const everything = kitchenSchema.parse({
   ...READY_KITCHENS[2]!.kitchen,
   stations: [
     ...READY_KITCHENS[2]!.kitchen.stations,
-    ...Object.keys(STATION_KINDS).map((k) =>
-      newStation(k, new Set(READY_KITCHENS[2]!.kitchen.stations.map((s) => s.id))),
-    ),
+    ...Object.keys(STATION_KINDS).map((k) => newStation(k, READY_KITCHENS[2]!.kitchen.stations)),
   ],
 })
 const recipes: Recipe[] = [...CORPUS, ...MORE].map(({ text }, i) =>

@@ -42,7 +42,7 @@ export function portionsOf(dish: DishToMake, step: Step, kitchen: Kitchen): Port
     return {
       turns: kinds.length,
       called: 'part',
-      names: kinds.map((k) => `${k.name} (${Math.round(k.share * 100)} %)`),
+      names: kinds.map((k, i) => `${k.name} (${percents(kinds.map((x) => x.share))[i]} %)`),
       // Only hands work is split, and it goes with the share.
       factorOf: (turn) => scale * kinds[turn]!.share,
       shareOf: (turn) => kinds[turn]!.share,
@@ -100,6 +100,18 @@ function splitInto(recipe: Recipe, step: Step) {
   if (!variants) return undefined
   const after = step.work === 'pack' && upTo(recipe, [step.id]).has(variants.step)
   return step.id === variants.step || after ? variants.kinds : undefined
+}
+
+/** Shares in whole percent that make up 100 where the shares make up the whole: the largest rests round up. */
+export function percents(shares: readonly number[]): number[] {
+  const out = shares.map((s) => Math.floor(s * 100))
+  const whole = Math.round(shares.reduce((a, b) => a + b, 0) * 100)
+  const rest = shares
+    .map((s, i) => ({ i, rest: s * 100 - Math.floor(s * 100) }))
+    .sort((a, b) => b.rest - a.rest || a.i - b.i)
+  const open = whole - out.reduce((a, b) => a + b, 0)
+  for (const { i } of rest.slice(0, Math.max(0, open))) out[i]!++
+  return out
 }
 
 /** A pan takes by its area; at least one piece. */

@@ -21,7 +21,7 @@ it.each([0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9])(
     const now = Math.ceil(plan.makespan * share)
     const reading = readProblem({ ...problem, progress: progressAt(problem, plan, now) })
     if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
-    const next = solve(reading.value, { iterations: 4 })
+    const next = solve(reading.value, { iterations: 12 })
     expect(next.activities).toHaveLength(plan.activities.length)
     expect(checkPlan(reading.value, next).map(breachText)).toEqual([])
   },

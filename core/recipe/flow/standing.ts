@@ -94,6 +94,14 @@ export const STANDING: Rule[] = [
     source: `worked dough dries out and rises unevenly: ${OURS}`,
   },
   {
+    id: 'rinsed',
+    when: (from, a) => a.work === 'drain' && !from.cooked && !from.raw,
+    best: 15,
+    most: 45,
+    must: false,
+    source: `rinsed and soaked grain and pulses dry out or ferment: ${OURS}`,
+  },
+  {
     id: 'from the cold',
     when: (from) => from.cold && from.cooked,
     best: 30,
@@ -112,7 +120,7 @@ export const STANDING: Rule[] = [
   {
     id: 'set down',
     when: (from, _, b) => from.hot && (b.work === 'rest' || b.work === 'cool'),
-    best: 5,
+    best: 10,
     most: 10,
     must: false,
     source: `it is set down to cool or rest as soon as it is off the heat: ${OURS}`,

@@ -96,7 +96,7 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
           run.vessel.kind === own.kind &&
           // A vessel that only one way of cooking has filled is there only where that way is taken.
           [undefined, optionOf.get(step.id)].includes(optionOf.get(run.steps[0]!)) &&
-          (same || (food && inside && takers.get(from)!.size === 1)),
+          (same || !food || (food && inside && takers.get(from)!.size === 1)),
       )
       const last = alike.at(-1)?.from
       into = [...new Set(alike.filter((i) => i.from === last).map((i) => i.run))]

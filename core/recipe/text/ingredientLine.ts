@@ -9,6 +9,8 @@ export interface IngredientRead {
   /** In `unit`; 0 where the line states none. */
   amount: number
   unit: Unit
+  /** What is counted of it: `cloves`, `sprigs`. */
+  counted?: string
   /** What is done to it before it goes in: `finely chopped`. */
   preparation?: string
   /** The line as it stood there. */
@@ -88,6 +90,9 @@ const PACKS = new RegExp(
 )
 const COUNT_WORDS =
   /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?)\b\s*/
+/** Words for what is counted that say how much it is. */
+const COUNTED =
+  /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|knobs?|thumbs?|glugs?|splash(?:es)?)\b/
 const PREPARATION =
   /\b(?:(?:very |finely|roughly|thinly|thickly|coarsely|freshly|lightly|well|halved and|peeled and|cored and)\s+)*(?:chopped|sliced|diced|cubed|minced|grated|crushed|peeled|cored|deseeded|halved|quartered|shredded|melted|softened|beaten|sifted|drained|rinsed|washed|trimmed|torn|zested|juiced|cut|toasted|ground|mashed|flaked|bashed|picked|soaked|defrosted|thawed|separated|at room temperature|to taste|to serve|for frying|for greasing|for dusting|for brushing|plus extra|skin on|skinned|boned|in chunks|into .+)\b/
 
@@ -193,6 +198,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   line = line.replace(/^[\s,.)]+/, '')
   const counted = COUNT_WORDS.exec(line)
   if (counted && unit === 'piece') line = line.slice(counted[0].length).replace(/^of /, '')
+  const counts = counted && unit === 'piece' ? COUNTED.exec(counted[0])?.[0] : undefined
   const strange = unit === 'piece' && amount > 0 ? /^([a-z]+) of /.exec(line)?.[1] : undefined
   if (strange) doubts.push(`"${strange}" is no unit that is known: counted as pieces`)
   let preparation: string | undefined
@@ -216,6 +222,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
     item,
     amount: Math.round(amount * 100) / 100,
     unit,
+    ...(counts ? { counted: counts } : {}),
     ...(prepared ? { preparation: prepared } : {}),
     text: shown,
     doubts,

@@ -1,4 +1,5 @@
 import { idFor } from '../naming'
+import { keepingsIn, type Keeping } from './keeping'
 import { readIngredientLine, namesOf, type IngredientRead } from './ingredientLine'
 import { layoutOf } from './layout'
 import { stepsOf, type StepRead } from './method'
@@ -10,6 +11,8 @@ export interface RecipeRead {
   ingredients: IngredientRead[]
   steps: StepRead[]
   doubts: string[]
+  /** Where and how long the text says that it keeps. */
+  keeps?: Keeping[]
 }
 
 /** Longest text that is taken for one recipe, in characters. */
@@ -17,8 +20,9 @@ export const LONGEST_TEXT = 60_000
 
 /** Reads ordinary recipe text. Never fails: what it cannot tell stands among the doubts. */
 export function readRecipeText(text: string): RecipeRead {
-  const layout = layoutOf(text.slice(0, LONGEST_TEXT))
-  return recipeFrom(layout)
+  const whole = text.slice(0, LONGEST_TEXT)
+  const keeps = keepingsIn(whole)
+  return { ...recipeFrom(layoutOf(whole)), ...(keeps.length ? { keeps } : {}) }
 }
 
 /** The same from parts that were told apart already. */

@@ -1,0 +1,22 @@
+import { computed, type Ref } from 'vue'
+import { instructions, type Instruction } from '~~/core/guide'
+import type { Kitchen } from '~~/core/kitchen'
+import type { Plan } from '~~/core/plan'
+import type { CompiledSession, Session } from '~~/core/session'
+import { clockTime } from './useClock'
+
+/** Everything that the cooks of a session are told, by its clock; nothing while there is no plan. */
+export function useTelling(input: {
+  session: Ref<Session | undefined>
+  kitchen: Ref<Kitchen | undefined>
+  compiled: Ref<CompiledSession | undefined>
+  plan: Ref<Plan | undefined>
+}) {
+  return computed<Instruction[]>(() => {
+    const [session, kitchen] = [input.session.value, input.kitchen.value]
+    const [compiled, plan] = [input.compiled.value, input.plan.value]
+    if (!session || !kitchen || !compiled || !plan) return []
+    const clock = (seconds: number) => clockTime(session.start, seconds)
+    return instructions(plan, compiled, kitchen, { clock })
+  })
+}

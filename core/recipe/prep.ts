@@ -1,0 +1,126 @@
+import { isMeat, isRaw } from './text/foods'
+import type { IngredientRead } from './text/ingredientLine'
+import { pieceGrams } from './text/stepTime'
+import type { StepRead } from './text/method'
+
+/** What is done to an ingredient before it goes in, by the word that a list has for it. */
+const DONE: Record<string, string> = {
+  chopped: 'chop',
+  sliced: 'slice',
+  diced: 'dice',
+  cubed: 'cube',
+  minced: 'mince',
+  grated: 'grate',
+  crushed: 'crush',
+  peeled: 'peel',
+  cored: 'core',
+  deseeded: 'deseed',
+  halved: 'halve',
+  quartered: 'quarter',
+  shredded: 'shred',
+  trimmed: 'trim',
+  torn: 'tear',
+  cut: 'cut',
+  crumbled: 'crumble',
+  bashed: 'bash',
+  skinned: 'skin',
+  stoned: 'stone',
+  pitted: 'pit',
+  chunked: 'cut into chunks',
+}
+const WORD = new RegExp(`\\b(?:${Object.keys(DONE).join('|')})\\b`, 'g')
+/** Bought like that, and nothing is left to do. */
+const BOUGHT = /\b(?:tins?|tinned|cans?|canned|frozen|jars?|ready|passata|packets?|sachets?)\b/i
+/** Minutes for one of it, by what it is; for a piece of anything else, and for 100 g: estimates of ours. */
+const EACH: [RegExp, number][] = [
+  [/\bgarlic\b/, 0.5],
+  [/\b(?:onions?|shallots?|leeks?|peppers?)\b/, 1.2],
+  [/\b(?:squash|pumpkin|celeriac|swede|cabbage|cauliflower)\b/, 5],
+  [/\b(?:parsley|coriander|dill|mint|basil|chives|herbs?|rosemary|thyme)\b/, 1.5],
+]
+const PIECE = 0.9
+const HUNDRED_GRAMS = 0.7
+
+/**
+ * Steps for what a list of ingredients has done already, `2 onions, finely chopped`, where the method
+ * does not say to do it: somebody has to. Each goes in front of the first step that uses the thing.
+ */
+export function withPrep(
+  steps: readonly StepRead[],
+  ingredients: readonly IngredientRead[],
+): StepRead[] {
+  const taken = new Set(steps.map((s) => s.id))
+  const prep: StepRead[] = []
+  const waits = new Map<string, string[]>()
+  for (const i of ingredients) {
+    const words = deed(i)
+    const user = steps.find((s) => s.uses.includes(i.id))
+    if (!words || !user || user.work === 'cut' || BOUGHT.test(i.text) || i.pack) continue
+    let id = `cut-${i.id}`
+    while (taken.has(id)) id += '-x'
+    taken.add(id)
+    const usual = minutesFor(i)
+    prep.push({
+      id,
+      do: words,
+      work: 'cut',
+      minutes: [
+        Math.max(0.5, Math.round(usual * 1.5) / 2),
+        Math.max(0.5, Math.round(usual * 2.5) / 2),
+      ],
+      stated: false,
+      celsius: null,
+      equipment: ['board'],
+      hygiene: isRaw(i.item) ? 'raw' : 'produce',
+      after: [],
+      uses: [i.id],
+      doubts: [],
+    })
+    waits.set(user.id, [...(waits.get(user.id) ?? []), id])
+  }
+  return [
+    ...prep,
+    ...steps.map((s) => ({
+      ...s,
+      after: [...s.after, ...(waits.get(s.id) ?? []).map((step) => ({ step }))],
+    })),
+  ]
+}
+
+/** `finely chopped` of onions as one says it to somebody: `Finely chop the onions`. */
+function deed(i: IngredientRead): string | undefined {
+  const said = (i.preparation ?? '').toLowerCase()
+  const found = [...said.matchAll(WORD)]
+  if (!found.length) {
+    const into =
+      /^(?:in|into) (?:\w+ )*(?:chunks|rings|wedges|strips|cubes|pieces|dice|batons|slices|ribbons)\b/.exec(
+        said,
+      )
+    return into ? `Cut the ${i.item} ${into[0]}` : undefined
+  }
+  const verbs = found.map((m) => {
+    const manner = /([a-z]+ly )$/.exec(said.slice(0, m.index))?.[1] ?? ''
+    return `${manner}${DONE[m[0]]}`
+  })
+  const last = found.at(-1)!
+  const tail = /^\s*((?:in|into|to|about|\d)[^,;(]*)/.exec(
+    said.slice(last.index + last[0].length),
+  )?.[1]
+  const all = [...new Set(verbs)].join(' and ')
+  return `${all.charAt(0).toUpperCase()}${all.slice(1)} the ${i.item}${tail ? ` ${tail.trim()}` : ''}`
+}
+
+/** Usual minutes to prepare an ingredient, for one batch. */
+function minutesFor(i: IngredientRead): number {
+  const grams = pieceGrams(i)
+  const peeled = /\bpeeled\b/.test(i.preparation ?? '') ? 1.5 : 1
+  if (i.unit === 'piece' && i.amount > 0) {
+    const each = EACH.find(([p]) => p.test(i.item))?.[1] ?? PIECE
+    return Math.min(30, Math.max(0.5, i.amount * each * peeled))
+  }
+  const weight = grams || (i.unit === 'ml' ? i.amount * 0.6 : i.unit === 'l' ? i.amount * 600 : 50)
+  return Math.min(
+    30,
+    Math.max(0.5, (weight / 100) * HUNDRED_GRAMS * (isMeat(i.item) ? 1.1 : peeled)),
+  )
+}
