@@ -84,7 +84,7 @@ const figures = computed<Figure[]>(() => {
 /** Why it cannot be shorter, as far as that is known. */
 const because = computed(() => {
   const { shown, compiled, kitchen } = props
-  if (!shown || !compiled) return ''
+  if (!shown || !compiled) return undefined
   const { plan, boundBy } = shown
   const chain = chainText(decidingChain(compiled, plan), compiled, kitchen)
   const proof =
@@ -92,7 +92,10 @@ const because = computed(() => {
       ? 'Nothing shorter exists'
       : `No plan can be done before ${clock(plan.bound)}`
   const words = inKitchenWords(boundBy, compiled, kitchen)
-  return `What decides the finish (the red hairline): ${chain}. ${proof}, proven by ${words}.`
+  return {
+    short: `${chain.dishes} decide the finish (the red hairline). ${proof}, proven by ${words}.`,
+    steps: `${chain.steps}.`,
+  }
 })
 
 const clock = (seconds: number) => clockTime(props.session.start, seconds)
@@ -122,7 +125,10 @@ const later = (seconds: number) =>
         </dd>
       </div>
     </dl>
-    <p v-if="figures.length" class="because">{{ because }}</p>
+    <details v-if="figures.length" class="because">
+      <summary>{{ because?.short }}</summary>
+      {{ because?.steps }}
+    </details>
     <slot />
   </header>
 </template>
@@ -166,13 +172,19 @@ dd small {
   font-size: 0.8rem;
   color: var(--quiet);
 }
+summary {
+  cursor: pointer;
+}
 .because {
   grid-column: 1 / -1;
-  /* Two lines, whether it says anything yet or not. */
-  min-height: 2lh;
   margin-top: 4px;
   font-size: 0.88rem;
   color: var(--quiet);
+}
+/* As high whether it says anything yet or not; the rest is there once it is opened. */
+.because:not([open]) > summary {
+  height: 2lh;
+  overflow: hidden;
 }
 @media (max-width: 700px) {
   .headline {
@@ -190,8 +202,8 @@ dd small {
     display: grid;
     grid-template-columns: 1fr 1fr;
   }
-  .because {
-    min-height: 6lh;
+  .because:not([open]) > summary {
+    height: 6lh;
   }
 }
 </style>

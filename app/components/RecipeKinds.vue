@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { canSplit, readKinds, type Recipe } from '~~/core/recipe'
+import { percents } from '~~/core/session'
 import type { Change } from '~/composables/useFields'
 
 /** One load split into several kinds from some step on. */
@@ -13,7 +14,7 @@ const steps = computed(() => props.recipe.steps.filter(canSplit))
 const step = computed(
   () => chosen.value || (steps.value.filter((s) => s.work !== 'pack').at(-1) ?? steps.value[0])?.id,
 )
-const percent = (share: number) => `${Math.round(share * 100)} %`
+const shares = computed(() => percents((props.recipe.variants?.kinds ?? []).map((k) => k.share)))
 
 async function split() {
   const reading = readKinds(line.value)
@@ -36,7 +37,7 @@ const saying = (id: string) => props.recipe.steps.find((s) => s.id === id)?.do ?
       <span
         >From “{{ saying(recipe.variants.step) }}” on:
         <template v-for="(k, i) in recipe.variants.kinds" :key="k.name"
-          >{{ i ? ', ' : '' }}{{ k.name }} {{ percent(k.share) }}</template
+          >{{ i ? ', ' : '' }}{{ k.name }} {{ shares[i] }} %</template
         >. Packed kind by kind.</span
       >
       <button type="button" aria-label="One kind again" @click="whole">×</button>

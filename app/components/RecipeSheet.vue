@@ -156,6 +156,7 @@ const FILES = {
     <div class="parts">
       <div>
         <RecipeIngredients :recipe="recipe" :change="change" />
+        <RecipeKeeping :recipe="recipe" :change="change" />
         <RecipeKinds :key="recipe.id" :recipe="recipe" :change="change" />
         <RecipeNotes :recipe="recipe" :change="change" />
       </div>

@@ -118,6 +118,7 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
     <WayFields :key="way.id" :recipe="recipe" :step="step" :way="way" :change="change" />
     <StepWaits :recipe="recipe" :step="step" :change="change" />
     <StepAhead :step="step" :change="change" />
+    <StepMore :recipe="recipe" :step="step" :change="change" />
     <StepWhen :recipe="recipe" :step="step" :change="changeRecipe" />
     <div class="buttons">
       <v-btn size="small" variant="text" @click="emit('insert')">Add a step after this</v-btn>

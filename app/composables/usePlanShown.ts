@@ -21,8 +21,10 @@ export function usePlanShown({
   const shown = computed(() => {
     const fits = (plan: KeptPlan | undefined) =>
       plan && plan.problem === problemMark.value && plan.plan.activities.length ? plan : undefined
+    const [there, found] = [planning.running ? undefined : fits(kept.value), fits(planning.preview)]
     // For a moment after a run its plan is on its way to the database and back.
-    return (planning.running ? undefined : fits(kept.value)) ?? fits(planning.preview)
+    if (!there || !found) return there ?? found
+    return found.plan.makespan < there.plan.makespan ? found : there
   })
 
   function planNow(seed = 1) {
@@ -38,8 +40,11 @@ export function usePlanShown({
         if (session.value) planning.stop()
       } else if (planning.running && planning.about === mark) {
         // Another page has begun with it.
-      } else if (kept.value?.problem !== mark) planNow()
-      else {
+      } else if (kept.value?.problem !== mark) {
+        // What was planned a moment ago and is wanted again is there already.
+        if (session.value && planning.recall(session.value.id, mark)) planning.drop()
+        else planNow()
+      } else {
         planning.drop()
         // The next change is planned as fast as if there had been one before.
         if (!cooking.value) planning.warmUp(compiled.value!.problem)

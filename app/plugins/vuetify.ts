@@ -46,8 +46,18 @@ export default defineNuxtPlugin((nuxt) => {
       icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
       defaults: {
         VBtn: { variant: 'flat', rounded: 'lg' },
-        VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
-        VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+        VTextField: {
+          variant: 'outlined',
+          density: 'compact',
+          rounded: 'lg',
+          hideDetails: 'auto',
+        },
+        VSelect: {
+          variant: 'outlined',
+          density: 'compact',
+          rounded: 'lg',
+          hideDetails: 'auto',
+        },
       },
     }),
   )

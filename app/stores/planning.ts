@@ -40,8 +40,20 @@ const store = (session: string, plan: KeptPlan) =>
   database.transaction('rw', database.plans, database.sessions, async () => {
     // Of a session that was wiped or replaced meanwhile nobody wants a plan.
     if (!(await database.sessions.get(session))) return
-    await database.plans.put(betterPlan(await database.plans.get(session), plan))
+    const before = await database.plans.get(session)
+    if (before && before.problem !== plan.problem) remember(before)
+    await database.plans.put(betterPlan(before, plan))
   })
+
+/** Plans that gave way to those of another problem, the latest last: somebody may go back. */
+const earlier = new Map<string, KeptPlan>()
+const EARLIER = 6
+function remember(plan: KeptPlan): void {
+  const key = `${plan.session} ${plan.problem}`
+  earlier.delete(key)
+  earlier.set(key, plan)
+  if (earlier.size > EARLIER) earlier.delete(earlier.keys().next().value!)
+}
 
 /** The planning that is under way, if any; its result goes to the database. */
 export const usePlanning = defineStore('planning', () => {
@@ -101,6 +113,7 @@ export const usePlanning = defineStore('planning', () => {
         failure.value =
           'No plan turned up in the time there was. Plan again, or make the session smaller.'
       await store(session, now)
+      if (now.plan.activities.length && mine === turn) preview.value = now
     } catch (error) {
       if (mine === turn) {
         failure.value = error instanceof Error ? error.message : String(error)
@@ -110,6 +123,20 @@ export const usePlanning = defineStore('planning', () => {
     } finally {
       if (mine === turn) running.value = false
     }
+  }
+
+  /** Takes a plan up again that was made for a problem before; whether there was one. */
+  function recall(session: string, mark: string): boolean {
+    const known = earlier.get(`${session} ${mark}`)
+    if (!known) return false
+    turn++
+    current?.end()
+    running.value = false
+    preview.value = known
+    store(session, known).catch((error: unknown) => {
+      failure.value = error instanceof Error ? error.message : String(error)
+    })
+    return true
   }
 
   /** Ends the run under way, whose plan nobody wants any more. */
@@ -141,5 +168,5 @@ export const usePlanning = defineStore('planning', () => {
     current?.stop()
   }
 
-  return { running, about, progress, preview, failure, seconds, plan, stop, drop, warmUp }
+  return { running, about, progress, preview, failure, seconds, plan, stop, drop, recall, warmUp }
 })

@@ -80,7 +80,8 @@ describe('the board', () => {
   })
 
   it('says the chain with each dish once in a row, in words', () => {
-    const words = chainText(decidingChain(compiled, plan), compiled, demoKitchen)
+    const { dishes, steps: words } = chainText(decidingChain(compiled, plan), compiled, demoKitchen)
+    for (const dish of dishes.split(', then ')) expect(words).toContain(dish)
     const names = words.split('; ').map((part) =>
       part
         .replace(/^then /, '')

@@ -33,31 +33,66 @@ export function decidingChain(compiled: CompiledSession, plan: Plan): ChainLink[
   const byLength = [...runs].sort((a, b) => b.end - a.end || b.start - a.start)
   const last = byLength.find((r) => !compiled.cards[r.id]?.marker) ?? byLength[0]
   if (!last) return []
-  const causes = new Causes(compiled, plan)
-  const seen = new Set<string>()
-  const walk = (run: ActivityRun): ChainLink[] => {
-    seen.add(run.id)
-    const link = (waitedFor: ChainLink['waitedFor'], by?: string): ChainLink => ({
+  const chain = easiestChain(last, new Causes(compiled, plan))
+  return chain.filter((l) => !compiled.cards[l.activity]?.marker)
+}
+
+/** What each kind of link costs to follow in thought: the food's own way first, busy hands last. */
+const EFFORT: Record<ChainLink['waitedFor'], number> = {
+  nothing: 0,
+  step: 1,
+  follows: 2,
+  place: 5,
+  oven: 5,
+  hands: 8,
+}
+
+interface Reached {
+  run: ActivityRun
+  cost: number
+  via?: { run: string; cause: Cause }
+}
+
+/**
+ * Of all chains back to the beginning the one that is easiest to follow (Dijkstra's algorithm over
+ * causes); where none leads there, the one that goes back furthest.
+ */
+function easiestChain(last: ActivityRun, causes: Causes): ChainLink[] {
+  const reached = new Map<
+    string,
+    { run: ActivityRun; cost: number; via?: { run: string; cause: Cause } }
+  >()
+  const open = new Map<string, Reached>([[last.id, { run: last, cost: 0 }]])
+  let end: ActivityRun | undefined
+  while (open.size && !end) {
+    const [id, now] = [...open].reduce((a, b) => (b[1].cost < a[1].cost ? b : a))
+    open.delete(id)
+    reached.set(id, now)
+    if (now.run.start === 0) end = now.run
+    else
+      for (const cause of causes.of(now.run)) {
+        const cost = now.cost + EFFORT[cause.waitedFor]
+        const known = open.get(cause.run.id)
+        if (reached.has(cause.run.id) || (known && known.cost <= cost)) continue
+        open.set(cause.run.id, { run: cause.run, cost, via: { run: id, cause } })
+      }
+  }
+  end ??= [...reached.values()].reduce((a, b) => (b.run.start < a.run.start ? b : a)).run
+  const chain: ChainLink[] = []
+  let waitedFor: Cause | undefined
+  for (let id: string | undefined = end.id; id !== undefined;) {
+    const { run, via }: Reached = reached.get(id)!
+    chain.push({
       activity: run.id,
       from: run.start,
       to: run.end,
-      waitedFor,
-      ...(by === undefined ? {} : { by }),
+      waitedFor: waitedFor?.waitedFor ?? 'nothing',
+      ...(waitedFor?.by === undefined ? {} : { by: waitedFor.by }),
     })
-    if (run.start === 0) return [link('nothing')]
-    // Where no way leads back to the beginning, the one that explains most.
-    let best: ChainLink[] = [link('nothing')]
-    for (const cause of causes.of(run)) {
-      if (seen.has(cause.run.id)) continue
-      const before = walk(cause.run)
-      const chain = [...before, link(cause.waitedFor, cause.by)]
-      if (before[0]!.from === 0) return chain
-      if (chain[0]!.from < best[0]!.from) best = chain
-    }
-    return best
+    waitedFor = via?.cause
+    id = via?.run
   }
-  const chain = walk(last)
-  return chain.filter((l) => !compiled.cards[l.activity]?.marker)
+  return chain
 }
 
 /** Seconds between two heats at which the oven's own pace still counts as the cause. */
@@ -171,7 +206,7 @@ export function chainText(
   chain: readonly ChainLink[],
   compiled: CompiledSession,
   kitchen: Pick<Kitchen, 'people' | 'stations'>,
-): string {
+): { dishes: string; steps: string } {
   const name = (id: string | undefined) =>
     kitchen.people.find((p) => p.id === id)?.name ??
     kitchen.stations
@@ -194,12 +229,16 @@ export function chainText(
       parts.push({ dish: card.dish, why, deeds: [deed] })
     }
   }
-  return parts
-    .map(({ dish, why, deeds }, i) => {
-      const called = compiled.dishes.find((d) => d.id === dish)?.name ?? dish
-      return `${i ? 'then ' : ''}${called}${why ? ` (${why})` : ''}: ${deeds.join(', ')}`
-    })
-    .join('; ')
+  const called = (dish: string) => compiled.dishes.find((d) => d.id === dish)?.name ?? dish
+  return {
+    dishes: [...new Set(parts.map((p) => called(p.dish)))].join(', then '),
+    steps: parts
+      .map(
+        ({ dish, why, deeds }, i) =>
+          `${i ? 'then ' : ''}${called(dish)}${why ? ` (${why})` : ''}: ${deeds.join(', ')}`,
+      )
+      .join('; '),
+  }
 }
 
 /** The first few words of what is to do. */

@@ -268,7 +268,15 @@ class Telling {
   private withWhere(words: string, run: ActivityRun, card: Card): string {
     const from = (this.emptied.get(run.id) ?? []).map((s) => placeWords(s, this.kitchen))
     const parts = [words.replace(/[.\s]+$/, '')]
-    if (from.length) parts.push(`from ${listed([...new Set(from)])}`)
+    const chilled = this.compiled.links
+      .filter((l) => l.to === run.id && l.from.endsWith('.cold') && this.runs.has(l.from))
+      .map(
+        (l) => this.compiled.dishes.find((d) => d.id === this.compiled.cards[l.from]!.dish)?.name,
+      )
+      .filter((n) => n !== undefined)
+    if (chilled.length)
+      parts.push(`with the ${listed(chilled.map((n) => n.toLowerCase()))} from the fridge`)
+    else if (from.length) parts.push(`from ${listed([...new Set(from)])}`)
     const late = this.compiled.links.filter((l) => l.to === run.id && l.best !== undefined)
     const notes = late.flatMap((l) => {
       const before = this.runs.get(l.from)
@@ -305,6 +313,7 @@ class Telling {
     next.sort((a, b) => a.at - b.at)
     const then =
       next[0] && next[0].at > run.end + STANDS ? `. Next at ${this.clock(next[0].at)}` : ''
+    if (card.ending) return card.ending
     const ending = this.staysOn(run.id) ? 'It stays on the heat' : (ENDING[card.work] ?? 'Done')
     return `${ending}: ${lowerFirst(words.replace(/[.\s]+$/, ''))}${then}`
   }

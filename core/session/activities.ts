@@ -36,6 +36,8 @@ export interface Card {
   hygiene: string
   /** What goes on in the same place at another heat, by the phase in which it does. */
   later: { phase: number; step: string; text: string }[]
+  /** What is said at its end, where that is not what such work usually ends with. */
+  ending?: string
   /** Closes a vessel in the plan, and is nothing that anybody does. */
   marker?: true
 }

@@ -96,9 +96,13 @@ describe('compileSession', () => {
       base: true,
     })
     const takers = c.problem.relations
-      .filter((r) => r.from === 'soft-onions.divide')
+      .filter((r) => r.from === 'soft-onions.divide' && !r.to.startsWith('soft-onions.'))
       .map((r) => r.to)
     expect(takers.sort()).toEqual(['bean-bake.build', 'squash-soup.simmer'])
+    // What stands out of the cold for two hours at most, or is cooled and put there.
+    const limits = c.problem.relations.filter((r) => r.from === 'soft-onions.warm')
+    expect(limits.map((r) => r.max)).toEqual([7200, 7200])
+    expect(c.problem.choices.find((x) => x.id === 'soft-onions.keeping')!.options).toHaveLength(2)
   })
 
   it('gives amounts for the batches of this session', () => {

@@ -4,6 +4,7 @@ import type { Reading } from '../reading'
 import type { Recipe } from '../recipe'
 import { activitiesOf, type Card } from './activities'
 import { goesTo } from './closing'
+import { addKeeping, standsOnly } from './coldBase'
 import { dishesToMake } from './dishes'
 import { addFoodFlow } from './foodFlow'
 import { withHeatChanges } from './heatChanges'
@@ -94,7 +95,12 @@ export function compileSession(input: {
         cards[activity.id] = card
       }
     }
-  const links = dishes.flatMap((dish) => addFoodFlow(problem, dish, turns, recipes, rules))
+  const keeping = new Map(
+    dishes
+      .filter((d) => standsOnly(d.recipe, dishes))
+      .map((d) => [d.recipe.id, addKeeping(problem, d, turns, cards, kitchen)]),
+  )
+  const links = dishes.flatMap((dish) => addFoodFlow(problem, dish, turns, recipes, rules, keeping))
   const kept = dishes.map((dish) =>
     addHolds(problem, dish, turns, cards, places.get(dish.recipe.id)!, kitchen),
   )

@@ -3,6 +3,7 @@ import type { ProblemInput } from '../problem'
 import { foodLinks, lawOf, lotsOf, type FoodLink, type Recipe, type Step } from '../recipe'
 import { minute } from './activities'
 import { lastSteps } from './closing'
+import type { BaseKeeping } from './coldBase'
 import type { FoodWait, Turns } from './compile'
 import type { DishToMake } from './dishes'
 import { standingOf } from './houseRules'
@@ -22,6 +23,7 @@ export function addFoodFlow(
   turns: Turns,
   recipes: Map<string, Recipe>,
   rules: HouseRules,
+  keeping: ReadonlyMap<string, BaseKeeping | undefined>,
 ): FoodWait[] {
   const relations = problem.relations!
   const waits: FoodWait[] = []
@@ -46,8 +48,31 @@ export function addFoodFlow(
       for (const from of lastSteps(recipes.get(take.base)!))
         for (const id of turns.get(`${take.base}.${from.id}`)!) {
           const lag = standing(take, standingOf(rules))
-          relations.push({ from: id, to: own[0]!, kind: 'FS', ...lag })
-          waits.push({ from: id, to: own[0]!, ...(lag.max === undefined ? {} : { most: lag.max }) })
+          const kept = take.most === undefined ? keeping.get(take.base) : undefined
+          if (!kept) {
+            relations.push({ from: id, to: own[0]!, kind: 'FS', ...lag })
+            waits.push({
+              from: id,
+              to: own[0]!,
+              ...(lag.max === undefined ? {} : { most: lag.max }),
+            })
+            continue
+          }
+          // Kept out it may stand for so long; from the fridge it comes whenever it is wanted.
+          relations.push(
+            {
+              from: id,
+              to: own[0]!,
+              kind: 'FS',
+              ...(lag.min === undefined ? {} : { min: lag.min }),
+            },
+            { from: kept.warm, to: own[0]!, kind: 'FS', ...lag },
+            { from: kept.cold, to: own[0]!, kind: 'FS' },
+          )
+          waits.push(
+            { from: kept.warm, to: own[0]!, ...(lag.max === undefined ? {} : { most: lag.max }) },
+            { from: kept.cold, to: own[0]! },
+          )
         }
   }
   relations.push(...intoTheCold(recipe, of, standingOf(rules), seconds))

@@ -2,6 +2,7 @@ import type { Kitchen } from '../kitchen'
 import type { ProblemInput } from '../problem'
 import type { Step } from '../recipe'
 import type { Card } from './activities'
+import { upTo } from './ahead'
 import type { CompiledSession, Turns } from './compile'
 import type { DishToMake } from './dishes'
 import type { KeptPlace } from './vesselHolds'
@@ -116,7 +117,7 @@ function sinksOf(recipe: DishToMake['recipe'], place: KeptPlace): Step[] {
   )
   return own.filter(
     (s) =>
-      !later.some((l) => l.after.some((a) => a.step === s.id)) &&
+      !later.some((l) => l !== s && upTo(recipe, [l.id]).has(s.id)) &&
       // What another dish takes comes after the last step.
       !(place.takers.some((t) => !t.startsWith(`${recipe.id}.`)) && s.id === place.steps.at(-1)),
   )
