@@ -1,11 +1,12 @@
 import type { Kitchen } from '../kitchen'
 import { ovenSettings, type ActivityRun, type Plan } from '../plan'
 import type { Phase } from '../problem'
+import { lawOf } from '../recipe'
 import type { Card, CompiledSession } from '../session'
 import { handWashes } from './handWashing'
 import type { Instruction } from './instruction'
 import { emptiedBy, placesOf } from './places'
-import { cueIn, ENDING, listed, MINDING, placeWords } from './words'
+import { cueIn, ENDING, listed, mindingOf, placeWords, withoutLead } from './words'
 
 /** Minutes for which something must go on by itself to be looked at before it ends. */
 const WORTH_A_LOOK = 600
@@ -14,6 +15,8 @@ const STANDS = 300
 /** Oven settings that follow at once on the same heat are none. */
 const DONE_COOKING = new Set(['bake', 'grill', 'simmer', 'slow', 'pressure'])
 const TWO_HOURS = 7200
+/** Seconds that raw food may be out of the cold: usual guidance, with a margin of ours. */
+const RAW_OUT = 1800
 
 /** The order of lines that are told at the same moment. */
 const RANK: Record<Instruction['kind'], number> = {
@@ -120,7 +123,11 @@ class Telling {
       amounts: card.uses,
       ...this.heatOf(run, mode.phases[main]!),
     })
-    const minding = MINDING[card.work]
+    const lasts = run.phases[main]!.to - run.phases[main]!.from
+    const pressed = (this.places.get(run.id) ?? []).some(
+      (p) => this.kindOf(p) === 'pressure-cooker',
+    )
+    const minding = mindingOf(pressed ? 'pressure' : card.work, lasts)
     if (mode.phases[main]!.watch && minding)
       tell({
         key: `${run.id}#mind`,
@@ -288,7 +295,25 @@ class Telling {
         : []
     })
     const aside = this.setAside(run, card)
-    return [parts.join(', '), ...aside, ...notes].join('. ')
+    const rest = this.restInTheCold(run, card)
+    return [parts.join(', '), ...rest, ...aside, ...notes].join('. ')
+  }
+
+  private kindOf(station: string): string | undefined {
+    return this.kitchen.stations.find((s) => s.id === station)?.kind
+  }
+
+  /** Raw food that waits for its panful or load does so in the fridge. */
+  private restInTheCold(run: ActivityRun, card: Card): string[] {
+    if (card.turns < 2 || card.hygiene !== 'raw') return []
+    const others = this.plan.activities.filter(
+      (r) =>
+        r.start > run.start &&
+        this.compiled.cards[r.id]?.dish === card.dish &&
+        this.compiled.cards[r.id]?.step === card.step,
+    )
+    const last = Math.max(0, ...others.map((r) => r.start))
+    return last - run.start > RAW_OUT / 2 ? ['Keep the rest in the fridge until its turn'] : []
   }
 
   /** What is put down for a while by hands, and lies in no vessel of the plan: into what, until when. */
@@ -314,8 +339,15 @@ class Telling {
     const then =
       next[0] && next[0].at > run.end + STANDS ? `. Next at ${this.clock(next[0].at)}` : ''
     if (card.ending) return card.ending
-    const ending = this.staysOn(run.id) ? 'It stays on the heat' : (ENDING[card.work] ?? 'Done')
-    return `${ending}: ${lowerFirst(words.replace(/[.\s]+$/, ''))}${then}`
+    const pressed = (this.places.get(run.id) ?? []).some(
+      (p) => this.kindOf(p) === 'pressure-cooker',
+    )
+    const over =
+      pressed && lawOf(card.work).attend === 'watch' ? ENDING.pressure : ENDING[card.work]
+    const ending = this.staysOn(run.id) ? 'It stays on the heat' : (over ?? 'Done')
+    if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
+      return `The pressure is down: open it away from your face${then}`
+    return `${ending}: ${lowerFirst(withoutLead(words).replace(/[.\s]+$/, ''))}${then}`
   }
 
   /** Whether the burner goes on under it for the next step in the same pot. */

@@ -26,7 +26,7 @@ const DONE: Record<string, string> = {
   skinned: 'skin',
   stoned: 'stone',
   pitted: 'pit',
-  chunked: 'cut into chunks',
+  chunked: 'chop',
 }
 const WORD = new RegExp(`\\b(?:${Object.keys(DONE).join('|')})\\b`, 'g')
 /** Bought like that, and nothing is left to do. */

@@ -199,6 +199,8 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
     method: way.heat.method,
   }
   const unload = law.skill === undefined ? [] : [law.skill]
+  // Turning a pot off touches nothing raw any more, and takes no time worth planning.
+  const rawOnHob = skills.includes('raw') && !way.heat
   return [
     ...handling(way.load ?? law.handling, skills),
     {
@@ -208,7 +210,7 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
     },
     ...(heat ? atOtherHeats(way, heat, place.kitchen) : []),
     // What has been cooked is no longer raw when it is lifted off.
-    ...handling(way.unload ?? law.handling, unload),
+    ...handling(way.unload ?? (rawOnHob ? 0 : law.handling), unload),
   ]
 }
 

@@ -2,7 +2,8 @@ import { lotsOf, vesselRuns, type Recipe, type Step } from '../recipe'
 import type { SessionDish } from './schema'
 
 /** Serving belongs to the meal: where a dish is kept, it is not done in the session. */
-const SERVES = /^(?:to serve\b|serve\b|eat\b|dish up\b|plate up\b|bring (?:it )?to the table\b)/i
+const SERVES =
+  /^(?:to serve\b|serve\b|eat\b|dish up\b|plate up\b|bring (?:it )?to the table\b)|\b(?:just|right) before (?:eating|serving|you eat|you serve)\b/i
 /** Baked goods keep dry, and stale in the fridge. */
 const DRY =
   /\b(?:bread|loaf|loaves|rolls|buns|biscuits?|cookies?|crackers|scones?|granola|flapjacks?|shortbread|oatcakes|rusks)\b/i

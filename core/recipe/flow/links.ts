@@ -1,6 +1,7 @@
 import type { Recipe } from '../schema'
 import { lotsOf, type Lot } from './lots'
 import { standingBetween, type Standing } from './standing'
+import { vesselRuns } from './vessels'
 
 /** Food that goes from one step to another, and how long it must and may stand in between. */
 export interface FoodLink {
@@ -19,8 +20,11 @@ export interface FoodLink {
 const ROOM = 10
 
 /** Every link of food of a recipe, with its waits: as stated, or by what the food is. */
-export function foodLinks(recipe: Pick<Recipe, 'steps' | 'ingredients'>): FoodLink[] {
+export function foodLinks(recipe: Recipe): FoodLink[] {
   const lots = lotsOf(recipe)
+  const runs = vesselRuns(recipe)
+  const together = (a: string, b: string) =>
+    runs.some((r) => r.steps.includes(a) && r.steps.includes(b))
   const byId = new Map(recipe.steps.map((s) => [s.id, s]))
   return recipe.steps.flatMap((step) =>
     step.after.flatMap((wait): FoodLink[] => {
@@ -28,7 +32,8 @@ export function foodLinks(recipe: Pick<Recipe, 'steps' | 'ingredients'>): FoodLi
       if (!a || wait.food === false) return []
       const lot = lots.get(a.id)!
       const least = wait.least ?? 0
-      const usual = wait.most === undefined ? standingBetween(lot, a, step) : undefined
+      const usual =
+        wait.most === undefined ? standingBetween(lot, a, step, together(a.id, step.id)) : undefined
       const most =
         wait.most === undefined
           ? usual && Math.max(usual.most, least > 0 ? least + ROOM : 0)

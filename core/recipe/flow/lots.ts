@@ -79,6 +79,8 @@ function lotAfter(step: Step, inputs: Lot[], recipe: Pick<Recipe, 'ingredients'>
       return same
     case 'chill':
       return { ...same, cold: true }
+    case 'drain':
+      return { ...same, hot: any('hot') && !/\bcold\b/i.test(step.do) }
     case 'heat':
       return { ...same, hot: true }
     case 'soak':

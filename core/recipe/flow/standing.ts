@@ -15,12 +15,14 @@ export interface Standing {
 
 interface Rule extends Standing {
   id: string
-  when: (from: Lot, a: Step, b: Step) => boolean
+  /** `same`: both are done in the same vessel. */
+  when: (from: Lot, a: Step, b: Step, same: boolean) => boolean
 }
 
 const OURS = 'an estimate of ours'
 const GUIDANCE = 'usual food safety guidance'
 const HEATED = new Set(['boil', 'simmer', 'soften', 'fry', 'brown', 'pressure', 'slow', 'heat'])
+const ON_HOB = new Set(['soften', 'fry', 'simmer', 'boil'])
 const ICED = /\b(?:iced?|ice[ -]cold|cold (?:running )?water|ice bath)\b/i
 const GRAIN = /\b(?:pasta|spaghetti|noodles|macaroni|rice|couscous|bulgur|gnocchi)\b/i
 
@@ -44,6 +46,23 @@ export const STANDING: Rule[] = [
     most: 2,
     must: true,
     source: `it goes on cooking until it is in cold water: ${OURS}`,
+  },
+  {
+    id: 'in the pan',
+    when: (from, a, b, same) =>
+      same && from.hot && ON_HOB.has(a.work) && ['mix', 'assemble', 'season'].includes(b.work),
+    best: 3,
+    most: 8,
+    must: false,
+    source: `what is in the pan goes on cooking until the rest is in: ${OURS}`,
+  },
+  {
+    id: 'out of the cold',
+    when: (from) => from.cold && (from.raw || from.dough),
+    best: 15,
+    most: 30,
+    must: true,
+    source: `what was chilled is used before it warms up: ${GUIDANCE}, the figure ${OURS}`,
   },
   {
     id: 'raw',
@@ -153,7 +172,7 @@ export const STANDING: Rule[] = [
 ]
 
 /** How long food may stand between two steps; undefined where it may stand as long as one likes. */
-export function standingBetween(from: Lot, a: Step, b: Step): Standing | undefined {
-  const rule = STANDING.find((r) => r.when(from, a, b))
+export function standingBetween(from: Lot, a: Step, b: Step, same = false): Standing | undefined {
+  const rule = STANDING.find((r) => r.when(from, a, b, same))
   return rule && { best: rule.best, most: rule.most, must: rule.must, source: rule.source }
 }

@@ -120,7 +120,7 @@ export function layoutOf(text: string): Layout {
   }
   if (!ingredients.length) doubts.push('no list of ingredients was found')
   return {
-    name: name.replace(/\s*\([^)]*$/, '').replace(/[:.,\s]+$/, ''),
+    name: spoken(name.replace(/\s*\([^)]*$/, '').replace(/[:.,\s]+$/, '')),
     serves,
     ingredients: ingredients.map((i) => i.line),
     groups: ingredients.map((i) => i.group),
@@ -128,6 +128,10 @@ export function layoutOf(text: string): Layout {
     doubts,
   }
 }
+
+/** A name in capitals as one writes it in a sentence. */
+const spoken = (name: string) =>
+  /[a-z]/.test(name) ? name : name.charAt(0) + name.slice(1).toLowerCase()
 
 const GROUP =
   /^(?:(?:for )?the .{2,40}|for .{2,40}|to (?:serve|finish|garnish|assemble|decorate|glaze|cook)|on the day|topping|filling|sauce|dressing|dough|marinade|base|crust|glaze|icing)$/i

@@ -340,7 +340,7 @@ describe('lists of other kitchens', () => {
   it('keeps names that begin with a number, and what is said of times, out of it', () => {
     const text =
       'THREE-BEAN CHILLI\nServes: 6 | Prep: 25m | Cook: 2h 30m\n\n3 onions\n1 tbsp oil\n\n1. Fry the onions.'
-    expect(readRecipeText(text)).toMatchObject({ name: 'THREE-BEAN CHILLI', serves: 6 })
+    expect(readRecipeText(text)).toMatchObject({ name: 'Three-bean chilli', serves: 6 })
     expect(items(text)).toEqual(['3 piece onions', '1 tbsp oil'])
   })
 })
