@@ -38,7 +38,7 @@ export function packsIn(i: Ingredient): number | undefined {
 export const ingredientOf = (read: Omit<IngredientRead, 'id'>): Omit<Ingredient, 'id'> => ({
   item: read.item.slice(0, 300),
   amount: read.amount > 0 ? read.amount : 1,
-  unit: read.amount > 0 ? read.unit : 'pinch',
+  unit: read.amount > 0 ? read.unit : read.counted ? 'piece' : 'pinch',
   ...(read.counted ? { counted: read.counted } : {}),
   ...(read.preparation ? { note: read.preparation.slice(0, 300) } : {}),
   ...(read.pack ? { pack: read.pack } : {}),

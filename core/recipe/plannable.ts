@@ -73,7 +73,10 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
   const law = lawOf(s.work)
   const [least, stated] = s.minutes
   const usual =
-    law.attend === 'hands' ? Math.max(1, Math.round((least + stated) / 2)) : Math.max(0.5, stated)
+    law.attend === 'hands'
+      ? Math.max(1, Math.round((least + stated) / 2))
+      : // In the cold the least is enough, and more is no harm.
+        Math.max(0.5, s.work === 'chill' || s.work === 'soak' ? least : stated)
   const caution = cautionOf(s)
   const heat = s.work === 'bake' || s.work === 'grill' ? heatOf(s) : undefined
   return {

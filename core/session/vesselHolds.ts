@@ -93,8 +93,20 @@ export const filled = (recipe: Recipe, run: VesselRun): number | undefined => {
   const { kind, minSize } = run.vessel
   if (minSize !== undefined || !['pot', 'slow-cooker', 'pressure-cooker'].includes(kind))
     return undefined
-  return litresIn(recipe, run.steps.at(-1)!, kind as Filled)
+  const litres = litresIn(recipe, run.steps.at(-1)!, kind as Filled)
+  return litres === undefined ? undefined : round(litres * (inWater(recipe, run) ? IN_WATER : 1))
 }
+
+/** How much more than the food itself a pot holds where it is covered with water: an estimate of ours. */
+const IN_WATER = 2
+/** Whether food is cooked in water that the list of ingredients does not count. */
+const inWater = (recipe: Recipe, run: VesselRun) =>
+  !recipe.ingredients.some((i) => /\bwater\b/i.test(i.item)) &&
+  recipe.steps.some(
+    (s) =>
+      run.steps.includes(s.id) &&
+      /\b(?:cover(?:ed)? with|plenty of|boiling|salted|pan of|pot of)\b[^.;]*\bwater\b/i.test(s.do),
+  )
 
 /** A burner is kept from one heat to the next in the same pot, unless it is taken off in between. */
 function burnersUnder(dish: string, run: VesselRun, steps: Step[]): KeptPlace[] {
