@@ -43,7 +43,11 @@ export function equipmentIn(text: string): string[] {
 export const inFryer = (text: string, named: readonly string[], where: Whereabouts) =>
   where.fryer !== undefined &&
   !named.some((k) => ON_HOB.has(k)) &&
-  /\bbasket\b|\bsingle layer\b|\bshak(?:e|ing)\b/i.test(text)
+  (/\bbasket\b|\bsingle layer\b|\bshak(?:e|ing)\b/i.test(text) ||
+    // Nothing has been on another heat since: it is what was heated for this.
+    ((where.heated === undefined || where.vessel === 'air-fryer') &&
+      !named.length &&
+      /^(?:cook|fry|bake|roast|crisp|raise|increase|turn|reduce)\b/i.test(text)))
 
 /** `the pan`, `the same pot`: a vessel without saying which kind. */
 export const namesPan = (text: string) =>

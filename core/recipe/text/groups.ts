@@ -99,17 +99,23 @@ const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1
 
 /** Hot fat or a hot pan is no step of its own: it belongs to what is fried in it. */
 export const isHotFat = (g: Group) =>
-  /\b(?:heat|warm|melt|add|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard|pan|skillet|wok|griddle)\b/i.test(
+  /^(?:wipe|grease|oil|brush) (?:a|the|your) (?:[a-z-]+ ){0,3}(?:pan|skillet|griddle|wok)\b/i.test(
+    g.text,
+  ) ||
+  (/\b(?:heat|warm|melt|add|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard|pan|skillet|wok|griddle)\b/i.test(
     g.text,
   ) &&
-  /^(?:heat|warm|melt|get)$/.test(g.verb) &&
-  !/\boven\b|\bgrill\b/i.test(g.text)
+    /^(?:heat|warm|melt|get)$/.test(g.verb) &&
+    !/\boven\b|\bgrill\b/i.test(g.text))
 /** `Keeps three days in the fridge`: says nothing to do. */
 export const isStorageNote = (text: string) =>
   (/^(?:(?:it |they |this )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
     text,
   ) &&
     durationsIn(text).some((d) => d.kind === 'keeps')) ||
+  /^(?:that is |that's |this is )?(?:enough|plenty) for (?:the )?(?:next|coming|rest)\b/i.test(
+    text,
+  ) ||
   /\b(?:freezes?|keeps?) (?:very |really )?well\b/i.test(text) ||
   /^(?:store|keep)\b[^.;]*\b(?:fridge|refrigerator|freezer|airtight)\b[^.;]*\b(?:days?|weeks?|months?)\b/i.test(
     text,

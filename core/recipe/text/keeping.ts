@@ -15,23 +15,23 @@ const PLACES: [RegExp, Keeping['place']][] = [
   [/\bairtight\b|\bjars?\b|\btins?\b|\bcupboard\b|\bshelf\b/, 'shelf'],
 ]
 
+const placeIn = (text: string) => PLACES.find(([p]) => p.test(text))?.[1]
+
 /** Every way of keeping that a text speaks of, each place once, with the days that it names. */
 export function keepingsIn(text: string): Keeping[] {
   const found = new Map<Keeping['place'], number>()
+  /** The place last spoken of: `it keeps for 3 days there`. */
+  let there: Keeping['place'] | undefined
   for (const sentence of text.split(/(?<=[.!?;])\s+|\n/)) {
-    const line = plain(sentence)
-    if (!SPEAKS.test(line)) continue
-    for (const d of durationsIn(sentence)) {
-      const days = Math.floor(d.most / 1440)
-      if (days < 1 || days > 800) continue
-      // The place that stands next to the time, in the same part of the sentence.
-      const part = line.slice(line.lastIndexOf(' or ', d.at) + 1, line.length)
-      const near = part
-        .slice(0, Math.max(0, d.end - (line.length - part.length)) + 40)
-        .split(/ or /)[0]!
-      const place = (PLACES.find(([p]) => p.test(near)) ?? PLACES.find(([p]) => p.test(line)))?.[1]
-      if (place && !found.has(place)) found.set(place, days)
+    const speaks = SPEAKS.test(plain(sentence))
+    for (const part of sentence.split(/\bor\b|,/i)) {
+      const own = placeIn(plain(part))
+      const whole = placeIn(plain(sentence))
+      const place = own ?? (/\bthere\b/i.test(part) ? there : whole)
+      const days = Math.max(0, ...durationsIn(part).map((d) => Math.floor(d.most / 1440)))
+      if (speaks && place && days >= 1 && days <= 800 && !found.has(place)) found.set(place, days)
     }
+    there = placeIn(plain(sentence)) ?? there
   }
   return [...found].map(([place, days]) => ({ place, days }))
 }

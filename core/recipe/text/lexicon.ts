@@ -17,7 +17,7 @@ export const VERBS: Verb[] = [
   { words: 'weigh measure', work: 'measure' },
   {
     words:
-      'fork shake whip mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
+      'fork shake whip wipe mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
     work: 'mix',
     light: true,
   },

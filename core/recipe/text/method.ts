@@ -6,6 +6,7 @@ import { isLiquid, isMeat, isRaw } from './foods'
 import { grouped, isApart, isBesideOnly, isHotFat, isStorageNote, type Group } from './groups'
 import { namesOf, type IngredientRead } from './ingredientLine'
 import { VESSELS } from './lexicon'
+import { keepingsIn } from './keeping'
 import { bareOf } from './references'
 import { sectionsOf } from './sections'
 import { cooks, cooksThrough, hygieneOf } from './stepHygiene'
@@ -40,20 +41,37 @@ export interface StepRead {
 }
 
 /** The steps of a method, with what waits for what; ingredients are told apart by their names. */
-export function stepsOf(method: string, ingredients: readonly IngredientRead[]): StepRead[] {
+export function stepsOf(
+  method: string,
+  ingredients: readonly IngredientRead[],
+): { steps: StepRead[]; unused: string[] } {
   const reader = new Reader(ingredients, method)
+  const unused: string[] = []
   sectionsOf(method).forEach((section, k) => {
     for (const { text, label } of section.sentences) {
       // How to warm it up another day is no part of the session.
       if (label && /^to (?:reheat|store|freeze)\b/i.test(label)) continue
       const groups = grouped(clausesOf(text))
+      if (!groups.length && !isSaid(text)) unused.push(text)
       groups.forEach((group, i) =>
         reader.take(group, { section: k, label: label ?? section.heading, goesOn: i > 0 }),
       )
     }
   })
-  return reader.end()
+  return { steps: reader.end(), unused }
 }
+
+/** What says how many eat, how long it keeps, or nothing to do at all, and is used as such. */
+const isSaid = (text: string) =>
+  isStorageNote(text) ||
+  keepingsIn(text).length > 0 ||
+  /^(?:serves|makes|feeds|yield|this is for|enough for|prep|cook|total|enjoy)\b|\bserves \w+/i.test(
+    text,
+  ) ||
+  /^(?:meanwhile,? |now |next,? )?(?:make|prepare|start) (?:the|your) [a-z ]{3,30}\.?$/i.test(
+    text,
+  ) ||
+  text.split(/\s+/).length < 3
 
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 
@@ -116,7 +134,7 @@ class Reader {
       before.do = `${before.do}. ${sentenceCase(text)}`
       return
     }
-    if (isStorageNote(text)) return
+    if (isStorageNote(text) || isTalk(group, text)) return
     const at = prelude ? { ...place, goesOn: prelude.place.goesOn } : place
     const mention = this.mentionOf({ ...group, text }, at)
     const sources = this.threads.sourcesOf(mention)
@@ -390,6 +408,13 @@ const apart = (listed: readonly IngredientRead[], method: string): IngredientRea
         ]
       : [i],
   )
+
+/** Longest that anything in a kitchen is left to itself, in minutes. */
+const DAYS = 4 * 1440
+/** `Enough for the next two months`: longer than a kitchen does anything is talk, or how long it keeps. */
+const isTalk = (group: Group, text: string) =>
+  !['soak', 'prove', 'pack'].includes(group.work) &&
+  durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS)
 
 /** `Press sauté`: a machine is set to what follows. */
 const SWITCH =

@@ -42,8 +42,9 @@ export function recipeFrom(parts: {
     const group = parts.groups?.[k]
     return { id, ...read, ...(group === undefined ? {} : { group }) }
   })
-  const steps = stepsOf(parts.method, ingredients)
+  const { steps, unused } = stepsOf(parts.method, ingredients)
   const doubts = [...parts.doubts]
   if (!steps.length) doubts.push('no steps were found in the text')
+  for (const sentence of unused) doubts.push(`nothing to do was read in: ${sentence}`)
   return { name: parts.name, serves: parts.serves ?? 4, ingredients, steps, doubts }
 }

@@ -4,6 +4,22 @@ import { isMeat } from './foods'
 import { plain } from './plain'
 import type { IngredientRead } from './ingredientLine'
 
+/** Work of a few minutes that takes about as long wherever it is done: no time stated is no doubt. */
+const HAS_A_USUAL_TIME = new Set<WorkKind>([
+  'cut',
+  'measure',
+  'mix',
+  'assemble',
+  'season',
+  'shape',
+  'drain',
+  'blend',
+  'pack',
+  'heat',
+  'boil',
+  'rest',
+  'cool',
+])
 export const GUESSED = 'no time is stated: this is a guess'
 /** Minutes that a kind of work takes where a method does not say: guesses, marked as such. */
 const GUESS: Record<WorkKind, [number, number]> = {
@@ -70,7 +86,7 @@ export function timeOf(
   const [least, most] = GUESS[work]
   const things = Math.max(1, uses.length)
   const factor = work === 'cut' ? Math.min(3, 0.5 + 0.5 * things) : 1
-  doubts.push(GUESSED)
+  if (!HAS_A_USUAL_TIME.has(work)) doubts.push(GUESSED)
   return { minutes: [Math.round(least * factor), Math.round(most * factor)], stated: false }
 }
 
@@ -88,7 +104,7 @@ function goesIn(text: string, uses: string[], ingredients: readonly IngredientRe
   if (batches && each) return batches.startsWith('a') ? 2 : Number(batches)
   const atATime = /\b(?:(1|2|3|4|5|6|a few) at a time|1 by 1|singly)\b/.exec(line)
   if (!atATime || !each) return 1
-  const many = /^(?:[a-z]+ )+?(\d+) /.exec(line)?.[1]
+  const many = /(?:^|, then )(?:[a-z]+ )+?(\d+) /.exec(line)?.[1]
   const counted = ingredients.find((i) => uses.includes(i.id) && i.unit === 'piece' && i.amount > 1)
   const pieces = many === undefined ? (counted?.amount ?? 1) : Number(many)
   return Math.max(1, Math.ceil(pieces / Number(atATime[1]?.replace('a few', '3') ?? 1)))

@@ -54,7 +54,9 @@ export function temperaturesIn(text: string): Temperature[] {
     const at = m.index
     // `Oven 190.`: no sign, and nothing else that it could be.
     const bare =
-      /\boven(?: on)?(?: at| to|:)?\s*$/.test(line.slice(0, at)) &&
+      /\boven(?: on)?(?: at| to|:)?\s*$|\b(?:raise|increase|turn|lower|reduce)(?: it| the heat| heat| the temperature)?(?: up| down)? to\s*$/.test(
+        line.slice(0, at),
+      ) &&
       Number(low) >= 100 &&
       Number(low) <= 260 &&
       !/^\s*(?:g|ml|minutes?|mins?)\b/.test(line.slice(at + whole.length))

@@ -121,9 +121,33 @@ describe('times and servings', () => {
     ['Fry the slices in 3 batches, 4 minutes per batch.', 12],
     ['Brown the slices in two lots, 6 minutes a lot.', 12],
     ['Fry 10 slices one at a time, 2 minutes each.', 20],
+    ['Wipe a pan with butter. Fry 6 slices one at a time, 2 minutes each.', 12],
     ['Fry the slices for 5 minutes.', 5],
   ])('count every go: %s', (method, minutes) => {
     expect(read(method, '500 g slices')[0]!.minutes).toEqual([minutes, minutes])
+  })
+
+  it('make no step of what is only said', () => {
+    const steps = read(
+      'Boil the rice for 12 minutes. Enough for the next two months if you freeze it. Keeps three days in the fridge.',
+      '500 g rice',
+    )
+    expect(steps.map((s) => s.do)).toEqual(['Boil the rice for 12 minutes'])
+  })
+
+  it.each([
+    ['Keeps 3 days in the fridge or 2 months in the freezer.', [3, 60]],
+    ['Frozen it is good for six weeks.', [42]],
+  ])('keep how long it is good for: %s', (line, days) => {
+    const { keeps } = readRecipeText(`Dish\n\n500 g rice\n\nBoil the rice for 12 minutes. ${line}`)
+    expect(keeps?.map((k) => k.days)).toEqual(days)
+  })
+
+  it('say which sentence was not understood as work', () => {
+    const { doubts } = readRecipeText(
+      'Dish\n\nIngredients\n500 g rice\n\nMethod\nBoil the rice for 12 minutes. Gronk the flummery thoroughly.',
+    )
+    expect(doubts.join('\n')).toContain('Gronk the flummery')
   })
 
   it('go by the weight of one piece', () => {
