@@ -64,6 +64,27 @@ describe('compileSession', () => {
     expect(handsOf(problemOf(only('braised-pork', 2)), 'brown')).toHaveLength(3)
   })
 
+  it('blends with whichever blender the kitchen has', () => {
+    const kitchenWith = (kinds: string[]) => ({
+      ...demoKitchen,
+      stations: [
+        ...demoKitchen.stations.filter((s) => s.kind !== 'blender'),
+        ...kinds.map((kind) => ({ ...demoKitchen.stations[0]!, id: kind, name: kind, kind })),
+      ],
+    })
+    const soup = demoRecipes.find((r) =>
+      r.steps.some((s) => s.ways.every((w) => w.on.some((o) => o.kind === 'blender'))),
+    )!
+    const session = { ...demoSession, ...only(soup.id, 1) }
+    const of = (kinds: string[]) =>
+      compileSession({ session, kitchen: kitchenWith(kinds), recipes: demoRecipes })
+    expect(of(['stick-blender']).ok).toBe(true)
+    expect(of(['blender']).ok).toBe(true)
+    const without = of([])
+    expect(without.ok).toBe(false)
+    if (!without.ok) expect(without.issues[0]!.message).toContain('wants a blender')
+  })
+
   it('scales cutting with the batches, in pieces of a few minutes, and an oven not at all', () => {
     const sum = (list: number[]) => list.reduce((a, b) => a + b, 0)
     const one = handsOf(problemOf(only('squash-soup', 1)), 'cut')

@@ -16,6 +16,7 @@ import { sessionIssues } from './sessionIssues'
 import { asWanted } from './wanted'
 import { withSharedPrep, type SharedPrep } from './sharedPrep'
 import { keptPlaces, type KeptPlace } from './vesselHolds'
+import { withStandIns } from './standIns'
 import { withRoomyWays, withWaysApart } from './waysApart'
 
 export interface CompiledSession {
@@ -58,7 +59,9 @@ export function compileSession(input: {
   const stations = input.kitchen.stations.filter((s) => !s.outOfUse)
   const kitchen = { ...input.kitchen, stations }
   const { recipes: all, shared } = withSharedPrep(session, wanted.recipes, kitchen)
-  const recipes = new Map(all.map((r) => [r.id, withHeatChanges(withWaysApart(r, kitchen))]))
+  const recipes = new Map(
+    all.map((r) => [r.id, withHeatChanges(withWaysApart(withStandIns(r, kitchen), kitchen))]),
+  )
   const dishes = dishesToMake(session, recipes).map(({ recipe, batches }) => ({
     recipe: withRoomyWays(recipe, batches, kitchen),
     batches,

@@ -117,6 +117,9 @@ export const isStorageNote = (text: string) =>
     text,
   ) ||
   /\b(?:freezes?|keeps?) (?:very |really )?well\b/i.test(text) ||
+  /^(?:in the )?(?:fridge|freezer)\b[\s:,-]*(?:for )?(?:up to |about )?\d+ (?:days?|weeks?|months?)\b/i.test(
+    text,
+  ) ||
   /^(?:store|keep)\b[^.;]*\b(?:fridge|refrigerator|freezer|airtight)\b[^.;]*\b(?:days?|weeks?|months?)\b/i.test(
     text,
   )

@@ -260,10 +260,13 @@ const tidy = (text: string) =>
 export function namesOf(item: string): string[] {
   const words = item
     .toLowerCase()
+    .replace(/ (?:for|to) .*$/, '')
     .replace(/[^a-zà-ÿ\s-]/g, ' ')
     .split(/[\s-]+/)
     .filter(Boolean)
   const own = words.filter((w) => w.length > 2 && !ADJECTIVES.has(w)).map(singular)
+  // `The crumbs` are the breadcrumbs of the list.
+  if (own.includes('breadcrumb')) own.unshift('crumb')
   return [...new Set(own)]
 }
 

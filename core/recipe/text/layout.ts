@@ -94,7 +94,11 @@ export function layoutOf(text: string): Layout {
     name = lines[first]!.replace(/^#+\s*/, '')
       .replace(/\s*\|.*$/, '')
       .replace(/\*\*/g, '')
-      .replace(/\s*[(-–,]?\s*\b(?:makes|serves|feeds)\s+(?:\d+|[a-z]+)(?: [a-z]+)?\)?\s*$/i, '')
+      .replace(
+        /\s*[(\-–—,]?\s*\b(?:makes|serves|feeds)\s+(?:\d+|[a-z]+)(?: [a-z]+)?(?: (?:to|or) \w+)?\)?\s*$/i,
+        '',
+      )
+      .replace(/\s*\(\d{1,2}\)$/, '')
   if (!name) {
     name = 'A recipe without a name'
     doubts.push('no name was found')
@@ -105,7 +109,8 @@ export function layoutOf(text: string): Layout {
   let group: string | undefined
   lines.forEach((l, i) => {
     if (kind[i] !== 'ingredient' || !l) return
-    if (isHeading(l) || GROUP.test(l.replace(/:$/, ''))) group = l.replace(/:$/, '')
+    if (isMarked(l) || isHeading(l) || GROUP.test(l.replace(/:$/, '')))
+      group = l.replace(/^#+\s*|:$/g, '')
     else listed.push({ line: l, group })
   })
   const steps = lines.filter((l, i) => kind[i] === 'method' && l)
@@ -132,6 +137,28 @@ export function layoutOf(text: string): Layout {
 /** A name in capitals as one writes it in a sentence. */
 const spoken = (name: string) =>
   /[a-z]/.test(name) ? name : name.charAt(0) + name.slice(1).toLowerCase()
+
+/** `## Sauce`: a heading by its mark. */
+const isMarked = (line: string) => /^#+\s/.test(line)
+
+/** `One chicken, 2 carrots, 1 onion, bay leaf, salt.`: a list of ingredients in one line, with an amount in front. */
+function isListLine(line: string): boolean {
+  const items = itemsIn(line)
+  return (
+    items.length > 3 &&
+    items.every((p) => p.split(/\s+/).length < 8) &&
+    !durationsIn(line).length &&
+    !/[.!?]\s+[A-Z]/.test(line) &&
+    items.filter((p) => AMOUNT_FIRST.test(plain(p))).length * 2 >= items.length
+  )
+}
+const AMOUNT_FIRST = /^(?:about |an? |half |some |one )?\d|^(?:an?|half|one|some)\s/i
+/** The things of a list in one line: by semicolons or, where there are none, by commas. */
+const itemsIn = (line: string) =>
+  line
+    .replace(/\.$/, '')
+    .split(line.includes(';') ? /\s*;\s*/ : /\s*,\s*/)
+    .filter(Boolean)
 
 const GROUP =
   /^(?:(?:for )?the .{2,40}|for .{2,40}|to (?:serve|finish|garnish|assemble|decorate|glaze|cook)|on the day|topping|filling|sauce|dressing|dough|marinade|base|crust|glaze|icing)$/i
@@ -210,9 +237,9 @@ function toldIn(steps: string[]): string[] {
 
 /** Ingredients given in one line with commas or semicolons in between. */
 const splitLines = (lines: string[]) =>
-  lines.length === 1 && lines[0]!.split(/[,;]/).length > 3
-    ? lines[0]!.split(/\s*[,;]\s*/).filter(Boolean)
-    : lines.flatMap(severalIn)
+  lines.length === 1 && itemsIn(lines[0]!).length > 3
+    ? itemsIn(lines[0]!)
+    : lines.flatMap((l) => (isListLine(l) ? itemsIn(l) : severalIn(l)))
 
 /** `For the topping: 50 g butter, 50 g flour`, `3 onions / 250 g mushrooms / 500 ml ale`. */
 function severalIn(line: string): string[] {
@@ -255,6 +282,23 @@ function splitByLook(
   for (let i = from; i < to; i++) {
     const line = lines[i]!
     if (!line || looksLikeMeta(line)) continue
+    // A list in one line, under its heading or before anything is told.
+    if (
+      !inMethod &&
+      isListLine(line) &&
+      (INGREDIENTS.test(lines[i - 1] ?? '') || !clausesOf(line).length || !seen)
+    ) {
+      kind[i] = 'ingredient'
+      seen = true
+      continue
+    }
+    // A heading by its mark belongs to what comes under it.
+    if (isMarked(line) && i !== lines.findIndex(Boolean)) {
+      const next = lines.slice(i + 1).find(Boolean) ?? ''
+      const told = inMethod || /^(?:step\s*)?\d{1,2}\s*[.):]\s/i.test(next)
+      kind[i] = told ? 'method' : seen ? 'ingredient' : 'other'
+      continue
+    }
     if (!inMethod && line.length < 45 && GROUP.test(line.replace(/:$/, ''))) {
       kind[i] = 'ingredient'
       continue

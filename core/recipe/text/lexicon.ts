@@ -17,13 +17,13 @@ export const VERBS: Verb[] = [
   { words: 'weigh measure', work: 'measure' },
   {
     words:
-      'fork shake whip wipe mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
+      'fork shake whip wipe grind pound mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
     work: 'mix',
     light: true,
   },
   {
     words:
-      'bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put take stack give place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
+      'get-the get-your sit-the sit-it sit-them bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put take stack give place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
     work: 'assemble',
     light: true,
   },
@@ -171,7 +171,7 @@ export const EQUIPMENT: [RegExp, string][] = [
   ],
   [/\bgriddle(?: pan)?\b/, 'griddle'],
   [
-    /\b(?:frying|saut[eé]|non-?stick|sauce-less|cast[ -]iron|omelette|shallow) ?pans?\b|\bskillets?\b|\bwoks?\b/,
+    /\b(?:frying|saut[eé]|non-?stick|dry|sauce-less|cast[ -]iron|omelette|shallow) ?pans?\b|\bskillets?\b|\bwoks?\b/,
     'frying-pan',
   ],
   [
@@ -179,7 +179,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'pot',
   ],
   [
-    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\b(?:the|lined|greased|buttered|prepared|same|your|square|round|deep) tins?\b(?! of)/,
+    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bthe holes\b|\b(?:the|lined|greased|buttered|prepared|same|your|square|round|deep) tins?\b(?! of)/,
     'tin',
   ],
   [

@@ -8,6 +8,7 @@ import { namesOf, type IngredientRead } from './ingredientLine'
 import { VESSELS } from './lexicon'
 import { keepingsIn } from './keeping'
 import { bareOf } from './references'
+import { plain } from './plain'
 import { sectionsOf } from './sections'
 import { cooks, cooksThrough, hygieneOf } from './stepHygiene'
 import { GUESSED, timeOf } from './stepTime'
@@ -134,7 +135,12 @@ class Reader {
       before.do = `${before.do}. ${sentenceCase(text)}`
       return
     }
-    if (isStorageNote(text) || isTalk(group, text)) return
+    if (isStorageNote(text) || isTalk(group, text) || isReheating(text)) return
+    const again = before && AGAIN.exec(plain(text))
+    if (again) {
+      this.again(before, group, text, place, Number(again[1] ?? 2))
+      return
+    }
     const at = prelude ? { ...place, goesOn: prelude.place.goesOn } : place
     const mention = this.mentionOf({ ...group, text }, at)
     const sources = this.threads.sourcesOf(mention)
@@ -168,6 +174,19 @@ class Reader {
       return
     }
     this.draft(mention, sources)
+  }
+
+  /** `Do this three times, 30 minutes apart`: what was done last, and the waits in between. */
+  private again(before: Draft, group: Group, text: string, place: Place, times: number): void {
+    const span = durationsIn(text).find((d) => d.kind === 'span')
+    if (!span) {
+      before.do = `${before.do}. ${sentenceCase(text)}`
+      return
+    }
+    const mention = this.mentionOf({ ...group, text, work: 'rest', verb: 'rest' }, place)
+    this.draft(mention, this.threads.sourcesOf(mention))
+    const waits = Math.max(1, times - 1)
+    Object.assign(this.drafts.at(-1)!, { minutes: [waits * span.least, waits * span.most] })
   }
 
   end(): StepRead[] {
@@ -224,7 +243,10 @@ class Reader {
       text: group.text,
       verb: group.verb,
       work: group.work,
-      uses: this.nearest(this.alsoMeant(usedIn(bareOf(group.text), this.ingredients), group.text)),
+      uses: this.nearest(
+        this.alsoMeant(usedIn(bareOf(group.text), this.ingredients), group.text),
+        group.text,
+      ),
       vessels: equipmentIn(group.text).filter((k) => VESSELS.has(k)),
       meanwhile: group.meanwhile,
       ...place,
@@ -248,13 +270,17 @@ class Reader {
   }
 
   /** Of two things by the same name the one that stands with what is being worked on, or the one that is not used yet. */
-  private nearest(uses: string[]): string[] {
+  private nearest(uses: string[], text: string): string[] {
     const list = uses.map((id) => this.ingredients.find((i) => i.id === id)!)
     const head = (i: IngredientRead) => namesOf(i.item).at(-1)
+    const asListed = (i: IngredientRead) =>
+      i.amount > 0 && new RegExp(`\\b${i.amount} ?${i.unit}\\b`).test(plain(text))
     return uses.filter((_, k) => {
       const own = list[k]!
       const same = list.filter((o) => o !== own && head(o) === head(own))
       if (!same.length) return true
+      // `Toast the 2 tbsp rice`: that of which the list has so much.
+      if (list.some(asListed)) return asListed(own)
       const { current } = this.threads
       const groups = new Set(
         [...(current?.items ?? [])].map((x) => this.ingredients.find((i) => i.id === x)!.group),
@@ -318,7 +344,7 @@ class Reader {
     if (cooks(work)) where.heated = work
     if (work === 'pressure') where.opened = false
     else if (where.vessel === 'pressure-cooker' && work === 'rest') where.opened = true
-    const time = timeOf(text, work, uses, ingredients, doubts)
+    const time = timeOf(overnight(mention, work), work, uses, ingredients, doubts)
     const cooked = [sources.main, ...sources.others].some((t) => t?.cooked)
     // What the list does not hold the words may still name.
     const unlisted = !cooked && isMeat(bareOf(text)) && !ingredients.some((i) => isRaw(i.item))
@@ -415,6 +441,23 @@ const DAYS = 4 * 1440
 const isTalk = (group: Group, text: string) =>
   !['soak', 'prove', 'pack'].includes(group.work) &&
   durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS)
+
+/** How it is warmed up on another day is no part of the session. */
+const isReheating = (text: string) =>
+  /^(?:to )?re-?heat\b[^.]*\b(?:microwave|from frozen|on the day|when (?:needed|you want))\b/i.test(
+    text,
+  )
+
+const AGAIN =
+  /^(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)/
+
+/** What is done the evening before is left until the morning where it says no time. */
+const overnight = ({ text, label }: Mention, work: WorkKind) =>
+  ['chill', 'soak', 'prove', 'rest'].includes(work) &&
+  /\b(?:night|evening|day) before\b/i.test(label ?? '') &&
+  !durationsIn(text).length
+    ? `${text} overnight`
+    : text
 
 /** `Press sauté`: a machine is set to what follows. */
 const SWITCH =

@@ -115,6 +115,7 @@ export const bareOf = (text: string) =>
     .replace(/\b(?:until|till|so that|to serve with|making sure)\b[^,;.]*/gi, ' ')
     .replace(/\bwhile\b[^,;.]*/gi, ' ')
     .replace(/\([^)]*\)/g, ' ')
+    .replace(/\brice cooker\b/gi, 'cooker')
 
 export const beginsAnew = (text: string) =>
   /^(?:meanwhile|in the meantime|at the same time|while\b|as (?:it|they|the|that|this)\b|during this time|separately)/i.test(

@@ -8,7 +8,7 @@ export interface Section {
 }
 
 const DAY =
-  /^(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|on the day\b.*|the (?:night|day|evening) before|the (?:next|following) (?:day|morning)|next (?:day|morning)|in the (?:morning|evening)|day (?:\d|one|two|three)|ahead|to finish|to assemble)$/i
+  /^(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|on the day(?: of[a-z ]{0,20})?|the (?:night|day|evening) before|the (?:next|following) (?:day|morning)|next (?:day|morning)|in the (?:morning|evening)|day (?:\d|one|two|three)|ahead|to finish|to assemble)$/i
 const CAPITALS = /^[A-Z][A-Z0-9 '’&:,()-]{3,60}$/
 /** `For the sauce: melt the butter`, `The night before: whisk`, `White sauce: melt`. */
 const LABEL = /^((?:for the |to make the |the )?[A-Za-z][A-Za-z' -]{2,38}):\s+(?=[a-zA-Z0-9])/i
@@ -18,7 +18,8 @@ export function sectionsOf(method: string): Section[] {
   const sections: Section[] = [{ heading: undefined, sentences: [] }]
   for (const line of method.split(/\r?\n/)) {
     const bare = line.trim().replace(/^[#*\s]+|[*\s]+$/g, '')
-    if (isHeading(bare) || CAPITALS.test(bare) || DAY.test(bare.replace(/:$/, ''))) {
+    const marked = /^#+\s/.test(line.trim())
+    if (marked || isHeading(bare) || CAPITALS.test(bare) || DAY.test(bare.replace(/:$/, ''))) {
       sections.push({ heading: bare.replace(/:$/, ''), sentences: [] })
       continue
     }

@@ -116,6 +116,73 @@ describe('raw food', () => {
   })
 })
 
+describe('food that is spoken of by other names', () => {
+  it('goes over what was baking, in its own dish', () => {
+    const steps = read(
+      'Fry the onion in a casserole for 8 minutes. Stir through the garlic. Tip in the beans, cover and bake for 40 minutes at 190 C. Meanwhile, mix the breadcrumbs and cheese. Uncover, scatter with the crumbs and bake for a further 20 minutes.',
+      '1 onion\n2 cloves garlic\n400 g beans\n75 g breadcrumbs\n40 g cheese',
+    )
+    expect(waits(steps, 'tip in', 'stir through')).toBe(true)
+    expect(waits(steps, 'uncover', 'mix the breadcrumbs')).toBe(true)
+    expect(waits(steps, 'uncover', '40 minutes')).toBe(true)
+    expect(find(steps, 'uncover').equipment).toContain('pot')
+  })
+
+  it('is folded through what was made before it was cut', () => {
+    const steps = read(
+      'Whisk the lime juice and sugar in a bowl. Toss the tofu with the dressing. Chop the herbs. Fold the herbs through just before serving.',
+      '2 limes\n1 tbsp sugar\n400 g tofu\n1 bunch mint',
+    )
+    expect(waits(steps, 'fold', 'chop the herbs')).toBe(true)
+    expect(waits(steps, 'fold', 'toss')).toBe(true)
+  })
+
+  it('is that of which the list has so much', () => {
+    const steps = read(
+      'Cook the jasmine rice for 12 minutes. Toast the 2 tbsp rice in a dry pan for 4 minutes.',
+      '200 g jasmine rice\n2 tbsp uncooked rice',
+    )
+    expect(waits(steps, 'toast', 'cook')).toBe(false)
+  })
+
+  it('stays over night where that is all that is said', () => {
+    const [chill] = read(
+      'The evening before: salt the chicken and leave it uncovered in the fridge. On the day, take the chicken out of the fridge 30 minutes before you start.',
+      '1 chicken',
+    )
+    expect(chill!.minutes).toEqual([480, 720])
+  })
+
+  it('is worked on again as often as a method says', () => {
+    const steps = read(
+      'Mix the flour and water to a dough. Leave for 30 minutes, then fold it in the bowl. Do this three times, 30 minutes apart.',
+      '500 g flour\n400 ml water',
+    )
+    expect(steps.at(-1)).toMatchObject({ work: 'rest', minutes: [60, 60] })
+  })
+})
+
+describe('lists of ingredients', () => {
+  it.each([
+    ['One whole chicken (1.5kg), 2 carrots, 1 onion, bay leaf, salt.', 5],
+    ['Ingredients: 10 eggs; 80 g cheddar, grated; 6 rashers bacon; salt & pepper', 4],
+  ])('in one line: %s', (line, many) => {
+    const { ingredients, steps } = readRecipeText(
+      `Dish\n\n${line}\n\nHeat the oven to 160 C. Bake everything for 30 minutes.`,
+    )
+    expect(ingredients).toHaveLength(many)
+    expect(steps.map((s) => s.work)).toEqual(['heat', 'bake'])
+  })
+
+  it('end where headings of the method begin', () => {
+    const { ingredients, name } = readRecipeText(
+      '# Rice bowls (4)\n\n- 200 g rice\n- 1 lime\n\n## Rice\n1. Boil the rice for 12 minutes.\n\n## Bowls\n1. Slice the lime.',
+    )
+    expect(name).toBe('Rice bowls')
+    expect(ingredients.map((i) => i.item)).toEqual(['rice', 'lime'])
+  })
+})
+
 describe('times and servings', () => {
   it.each([
     ['Fry the slices in 3 batches, 4 minutes per batch.', 12],

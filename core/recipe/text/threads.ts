@@ -83,9 +83,9 @@ const BEGINS = new Set<WorkKind>([
 ])
 const HOB = new Set<WorkKind>(['fry', 'brown', 'soften', 'simmer'])
 const SECOND =
-  /\b(?:separate|another|second|clean|different|other|fresh) (?:\w+ )?(?:pan|pot|bowl|saucepan|skillet|dish|tray|tin|roasting tin)\b/
+  /\b(?:separate|another|second|clean|different|other|fresh|dry) (?:\w+ )?(?:pan|pot|bowl|saucepan|skillet|dish|tray|tin|roasting tin)\b/
 const KNOWN_VESSEL =
-  /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|wok|slow cooker|pressure cooker|roasting tin|cooker|drippings|fat)s?\b/
+  /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|hole|wok|slow cooker|pressure cooker|roasting tin|cooker|drippings|fat)s?\b/
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
 const IT = /\b(?:it|them|they|both|each|this|that)\b/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
@@ -95,7 +95,12 @@ const LIQUID =
 const KEEPS_LIQUID = /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b/
 const SERVES = /^(?:serve|eat|dish up|plate)\b|^to serve\b/
 const LIFTS =
-  /\b(?:lift|take|remove|transfer|scoop|set)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
+  /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
+/** `Scatter with the crumbs`, `fold the herbs through`: onto or into what is not named. */
+const SPREADS_OVER =
+  /^(?:uncover(?:,| and)* )?(?:scatter|sprinkle|top|strew|finish|dot) (?:over |evenly )?(?:with|over) the\b/
+const STIRRED_THROUGH =
+  /^(?:fold|stir|toss|mix) (?:the|both|all|those) [a-z ]{3,40} (?:through|in)(?=$|[,.;]| and\b| just\b| before\b)/
 const PARTS =
   /\b(?:reserve|reserving|keep(?:ing)? back|save|transfer|lift|strain|separate|scoop|slotted spoon)\b/
 const DIVIDES =
@@ -380,7 +385,10 @@ export class Threads {
       [...thread.items].some((id) => isMeat(this.item(id)))
     )
       this.boned = step
-    if (mention.work === 'bake' && [...thread.items].some((id) => isMeat(this.item(id))))
+    if (
+      ['bake', 'slow'].includes(mention.work) &&
+      [...thread.items].some((id) => isMeat(this.item(id)))
+    )
       this.roasted = [...this.roasted.filter((k) => k !== step), step]
     this.current = thread
     this.section = mention.section
@@ -541,7 +549,7 @@ export class Threads {
     )
       return true
     return (
-      /^[a-z-]+ (?:(?:up|out|down|over|off|gently|well|both|all|of|each) )*(?:it|them|these|this)\b(?! (?:is|are|has|have)\b)/.test(
+      /^(?:in (?:the|that) [a-z -]{3,30}, )?[a-z-]+ (?:(?:up|out|down|over|off|gently|well|both|all|of|each) )*(?:it|them|these|this)\b(?! (?:is|are|has|have)\b)/.test(
         lower,
       ) || /\b(?:in|into|with|over|to|on|through|from|around) (?:it|them)\b/.test(lower)
     )
@@ -554,12 +562,13 @@ export class Threads {
     found: Set<Thread>,
     fresh: string[],
   ): Thread | undefined {
-    if (!/\b(?:on top|over (?:the top|everything|it|them)|on it|all over)\b/.test(lower))
+    const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
+    if (!spread && !/\b(?:on top|over (?:the top|everything|it|them)|on it|all over)\b/.test(lower))
       return undefined
     const current = this.current
+    if (spread && (!current || !found.has(current))) return fresh.length ? undefined : current
     const others = this.open.filter((t) => t !== current && t.where.vessel !== undefined)
-    if (current && (fresh.length || !others.length || !mention.goesOn)) return current
-    void found
+    if (!spread && current && (fresh.length || !others.length || !mention.goesOn)) return current
     return others.at(-1)
   }
 
@@ -581,7 +590,7 @@ export class Threads {
     if (anew || SECOND.test(lower) || turned) return undefined
     const head = lower.replace(/[,;].*$/, '')
     if (
-      /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) in)\b/.test(
+      /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) (?:in|through))\b/.test(
         lower,
       ) ||
       /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b/.test(lower) ||
@@ -592,7 +601,7 @@ export class Threads {
       return current
     // `Whisk the starch into the cream`: what it goes into is new as well.
     const target =
-      /^(?:whisk|stir|rub|mix|beat|fold|work|toss)\b.*\b(?:into|through|onto|with) (?:the |both |some |all )?((?:[a-z-]+ ?){1,5})$/.exec(
+      /^(?:whisk|stir|rub|mix|beat|fold|work|toss)\b.*[a-z] (?:into|through|onto|with) (?:the |both |some |all )?((?:[a-z-]+ ?){1,5})$/.exec(
         lower.replace(/[.,;].*$/, ''),
       )?.[1]
     if (target && fresh.length > 1) {
@@ -669,6 +678,7 @@ export class Threads {
   private mainOf(lower: string, found: Set<Thread>): Thread | undefined {
     const list = [...found]
     if (list.length < 2) return list[0]
+    if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)
     const target = /\b(?:in|into|to|over|onto|on|among|with|through)\s+(?:the|your)\s+(.+)$/.exec(
       lower,
     )?.[1]
