@@ -85,6 +85,30 @@ describe('compileSession', () => {
     if (!without.ok) expect(without.issues[0]!.message).toContain('wants a blender')
   })
 
+  it('cooks in a pot what wants a rice cooker that is not there, and says so', () => {
+    const rice = demoRecipes.find((r) => r.steps.some((s) => s.work === 'simmer'))!
+    const step = rice.steps.find((s) => s.work === 'simmer')!
+    const recipe = {
+      ...rice,
+      steps: rice.steps.map((s) =>
+        s === step ? { ...s, ways: [{ ...s.ways[0]!, on: [{ kind: 'rice-cooker' }] }] } : s,
+      ),
+    }
+    const reading = compileSession({
+      session: { ...demoSession, ...only(rice.id, 1) },
+      kitchen: demoKitchen,
+      recipes: demoRecipes.map((r) => (r === rice ? recipe : r)),
+    })
+    if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+    const { problem, cards } = reading.value
+    const own = problem.activities.filter((a) => cards[a.id]!.step === step.id)
+    expect(own.length).toBeGreaterThan(0)
+    for (const a of own) expect(cards[a.id]!.text).toContain('for want of a rice cooker')
+    const plan = solve(problem, { iterations: 30 })
+    expect(checkPlan(problem, plan).map(breachText)).toEqual([])
+    expect(plan.activities.length).toBeGreaterThan(0)
+  })
+
   it('scales cutting with the batches, in pieces of a few minutes, and an oven not at all', () => {
     const sum = (list: number[]) => list.reduce((a, b) => a + b, 0)
     const one = handsOf(problemOf(only('squash-soup', 1)), 'cut')

@@ -57,6 +57,14 @@ export const STANDING: Rule[] = [
     source: `what is in the pan goes on cooking until the rest is in: ${OURS}`,
   },
   {
+    id: 'on the hob',
+    when: (from, a, b, same) => same && from.hot && ON_HOB.has(a.work) && ON_HOB.has(b.work),
+    best: 2,
+    most: 5,
+    must: false,
+    source: `what is on the heat goes on cooking until the next step begins: ${OURS}`,
+  },
+  {
     id: 'out of the cold',
     when: (from) => from.cold && (from.raw || from.dough),
     best: 15,

@@ -34,7 +34,7 @@ const TAKES_OUT =
 const LIFTED =
   /\b(?:lift|take|remove|transfer|scoop|set|tip|turn)\b[^.;]*\b(?:out|aside|onto|on to|to a|into)\b/i
 const SAME =
-  /\b(?:the same|that|in what is left|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
+  /\b(?:the same|that|in what is left|back (?:in|into|to) the (?:pot|pan)|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
 
 /** The vessel that a step is done in, by its first way; undefined where it brings none of its own. */
 export const vesselOf = (step: Step): Equipment | undefined =>
@@ -45,7 +45,10 @@ export const vesselOf = (step: Step): Equipment | undefined =>
 export function staysIn(step: Step): boolean {
   if (step.stays !== undefined) return step.stays
   if (['drain', 'pack', 'cut', 'shape', 'measure'].includes(step.work)) return false
-  if (step.work === 'cool') return !/\b(?:rack|plate|spread|tray|board)\b/i.test(step.do)
+  if (step.work === 'cool')
+    return !/\b(?:rack|plate|spread|tray|board)\b|^(?:lift|take|remove)\b[^,.;]*\bout\b/i.test(
+      step.do,
+    )
   if (lawOf(step.work).attend !== 'hands') return true
   return !TAKES_OUT.test(step.do)
 }

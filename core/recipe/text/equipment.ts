@@ -169,7 +169,8 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
 const OVER_HEAT = /\b(?:over|on) (?:an? |the )?(?:[a-z-]+ )?(?:heat|flame|hob|burner|ring)\b/i
 
 /** What something is mixed in, where its words do not say: what it is stirred into, or a bowl. */
-function mixedIn(lower: string, where: Whereabouts): string {
+function mixedIn(text: string, where: Whereabouts): string {
+  const lower = text.replace(/^(?:off|away from) the heat,?\s*/, '')
   const { vessel } = where
   if (/^toss (?:with|in) /.test(lower))
     return vessel === 'tray' || vessel === 'oven-dish' ? vessel : 'bowl'

@@ -52,7 +52,7 @@ export function stepsOf(
     for (const { text, label } of section.sentences) {
       // How to warm it up another day is no part of the session.
       if (label && /^to (?:reheat|store|freeze)\b/i.test(label)) continue
-      const groups = grouped(clausesOf(text))
+      const groups = grouped(clausesOf(asCommand(text)))
       if (!groups.length && !isSaid(text)) unused.push(text)
       groups.forEach((group, i) =>
         reader.take(group, { section: k, label: label ?? section.heading, goesOn: i > 0 }),
@@ -74,12 +74,19 @@ const isSaid = (text: string) =>
   ) ||
   text.split(/\s+/).length < 3
 
+/** `The meat goes in boxes in the fridge` as a command. */
+const asCommand = (text: string) =>
+  text.replace(
+    /^the ([a-z ]{3,30}?) (?:goes?|can go|should go) (?=(?:straight )?in(?:to)? (?:[a-z0-9]+ ){0,3}(?:box|tub|bag|jar|container|fridge|freezer))/i,
+    'Pack the $1 ',
+  )
+
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 
 /** A step before it has a name, with the drafts that it waits for. */
 type Draft = Omit<StepRead, 'id' | 'after'> & {
   verb: string
-  waits: Map<number, { food: boolean; most?: number }>
+  waits: Map<number, { food: boolean; most?: number; kept?: boolean }>
 }
 
 /** Goes through a method and keeps in mind where each food is by now. */
@@ -209,7 +216,7 @@ class Reader {
         ...step,
         uses: [...new Set(step.uses.map((u) => this.real.get(u)!))],
         after: all
-          .filter((k) => !all.some((w) => w !== k && this.leadsTo(k, w)))
+          .filter((k) => waits.get(k)!.kept || !all.some((w) => w !== k && this.leadsTo(k, w)))
           .map((k) => {
             const { food, most } = waits.get(k)!
             return {
@@ -222,12 +229,12 @@ class Reader {
     })
   }
 
-  /** What was cut and never spoken of again goes into what is made last. */
+  /** What was cut or mixed and never spoken of again goes into what is made last. */
   private tieUp(): void {
     const end = this.drafts.length - 1
     const waited = new Set(this.drafts.flatMap((d) => [...d.waits.keys()]))
     this.drafts.forEach((d, k) => {
-      if (k < end && !waited.has(k) && (d.work === 'cut' || d.work === 'measure'))
+      if (k < end && !waited.has(k) && LOOSE.has(d.work))
         this.drafts[end]!.waits.set(k, { food: true })
     })
   }
@@ -364,6 +371,8 @@ class Reader {
       ...[sources.main, ...sources.others].flatMap((t) => t?.last ?? []),
     ])
       if (work !== 'heat') waits.set(k, { food: true, ...(most === undefined ? {} : { most }) })
+    const left = this.drafts.findLastIndex((d) => d.equipment.includes('pot'))
+    if (sources.back && left >= 0) waits.set(left, { food: true, kept: true, most: LIQUOR_STANDS })
     this.drafts.push({
       do: sentenceCase(text),
       work,
@@ -447,6 +456,11 @@ const isReheating = (text: string) =>
   /^(?:to )?re-?heat\b[^.]*\b(?:microwave|from frozen|on the day|when (?:needed|you want))\b/i.test(
     text,
   )
+
+/** How long the liquor may stand in its pot until the bones are back in it, in minutes: as cooked food may. */
+const LIQUOR_STANDS = 120
+/** Work that something is always made of afterwards. */
+const LOOSE = new Set<WorkKind>(['cut', 'measure', 'mix', 'blend'])
 
 const AGAIN =
   /^(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)/

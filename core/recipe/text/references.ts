@@ -31,7 +31,7 @@ const CATEGORIES: [RegExp, RegExp][] = [
   ],
   [
     /\b(?:herbs)\b/,
-    /\b(?:parsley|thyme|rosemary|sage|basil|mint|dill|chives|oregano|tarragon|bay)\b/,
+    /\b(?:parsley|coriander|cilantro|thyme|rosemary|sage|basil|mint|dill|chives|oregano|tarragon|bay)\b/,
   ],
 ]
 const MEATS = /\b(?:meat|birds?|joints?|the roast)\b/

@@ -153,6 +153,26 @@ describe('food that is spoken of by other names', () => {
     expect(chill!.minutes).toEqual([480, 720])
   })
 
+  it('waits in its pot for the bones that go back into it', () => {
+    const steps = read(
+      'Put the chicken in a big pot, cover with water and poach for 50 minutes. Lift the chicken out and cool until you can handle it. Strip the meat off. Put the bones back in the pot and simmer for another hour. The meat goes in boxes in the fridge: use within 3 days.',
+      '1 chicken',
+    )
+    const poach = find(steps, 'poach')
+    expect(find(steps, 'bones').after.map((a) => a.step)).toContain(poach.id)
+    expect(find(steps, 'pack the meat')).toMatchObject({ work: 'pack' })
+    expect(waits(steps, 'pack the meat', 'strip')).toBe(true)
+  })
+
+  it('is dressed with what was whisked for it', () => {
+    const steps = read(
+      'Fry the tofu in oil for 8 minutes. Whisk the lime juice and fish sauce. Off the heat, toss the tofu with the dressing.',
+      '400 g tofu\n1 lime\n2 tbsp fish sauce',
+    )
+    expect(waits(steps, 'toss', 'whisk')).toBe(true)
+    expect(find(steps, 'toss').equipment).toEqual(['frying-pan'])
+  })
+
   it('is worked on again as often as a method says', () => {
     const steps = read(
       'Mix the flour and water to a dough. Leave for 30 minutes, then fold it in the bowl. Do this three times, 30 minutes apart.',

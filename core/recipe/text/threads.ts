@@ -62,6 +62,8 @@ export interface Sources {
   order: number[]
   /** Steps whose food is taken without going on from where it is now: bones, juices. */
   after: number[]
+  /** Put back to what is still in the pot that it came from. */
+  back?: boolean
   /** Ingredients that are touched for the first time, or a part of them is. */
   fresh: string[]
 }
@@ -239,6 +241,7 @@ export class Threads {
           order,
           after,
           fresh,
+          back: /\b(?:back|return)\b/.test(lower),
         }
     }
     if (JUICES.test(lower) && this.roasted.length && !found.size) after.push(...this.roasted)
@@ -365,7 +368,12 @@ export class Threads {
     for (const name of [...madeIn(mention.text), ...labelNames(mention.label)])
       thread.names.add(name)
     for (const name of productsIn(bareOf(mention.text)))
-      if (!this.latest((t) => t.names.has(name))) thread.names.add(name)
+      if (
+        !this.latest((t) => t.names.has(name)) &&
+        // `Fish sauce` makes no sauce of what it goes into.
+        ![...thread.items].some((id) => namesOf(this.item(id)).includes(name))
+      )
+        thread.names.add(name)
     for (const name of this.groupNames(thread)) thread.names.add(name)
     thread.last = step
     thread.where = where
