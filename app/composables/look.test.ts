@@ -11,6 +11,8 @@ describe('times in words', () => {
 
   it('give spans in hours and minutes', () => {
     expect(spanText(35 * 60)).toBe('35 min')
+    expect(spanText(20)).toBe('20 s')
+    expect(spanText(0)).toBe('0 min')
     expect(spanText(2 * 3600 + 5 * 60)).toBe('2 h 05')
     expect(spanText(3599)).toBe('1 h 00')
   })

@@ -5,8 +5,9 @@ export function clockTime(start: string, seconds: number): string {
   return format(addSeconds(parseISO(start), seconds), 'H:mm')
 }
 
-/** `2 h 05` or `35 min`, from seconds. */
+/** `2 h 05`, `35 min` or, where it is less than half a minute, `20 s`, from seconds. */
 export function spanText(seconds: number): string {
+  if (seconds > 0 && seconds < 30) return `${Math.ceil(seconds)} s`
   const minutes = Math.round(seconds / 60)
   const hours = Math.floor(minutes / 60)
   return hours ? `${hours} h ${String(minutes % 60).padStart(2, '0')}` : `${minutes} min`
