@@ -19,7 +19,7 @@ export interface Layout {
 const INGREDIENTS =
   /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:ingredients|you(?:'ll| will)? need|what you need|shopping list)(?: \([^)]*\))?(?:\*\*)?\s*:?(?:\*\*)?$/i
 const METHOD =
-  /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:method|directions|instructions|preparation|steps|what to do|how(?: to(?: make it)?)?|procedure|to make)(?:\*\*)?\s*:?(?:\*\*)?$/i
+  /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:method|directions|instructions|preparation|steps|step (?:1|one)|what to do|how(?: to(?: make it)?)?|procedure|to make)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const OTHER =
   /^(?:#+\s*)?(?:\*\*)?(?:notes?|tips?|storage|nutrition|to store)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const SERVES =
@@ -109,7 +109,7 @@ export function layoutOf(text: string): Layout {
   let group: string | undefined
   lines.forEach((l, i) => {
     if (kind[i] !== 'ingredient' || !l) return
-    if (isMarked(l) || isHeading(l) || GROUP.test(l.replace(/:$/, '')))
+    if (isMarked(l) || isCapitals(l) || isHeading(l) || GROUP.test(l.replace(/:$/, '')))
       group = l.replace(/^#+\s*|:$/g, '')
     else listed.push({ line: l, group })
   })
@@ -152,6 +152,9 @@ function isListLine(line: string): boolean {
     items.filter((p) => AMOUNT_FIRST.test(plain(p))).length * 2 >= items.length
   )
 }
+/** `OATS`: a heading by its letters. */
+const isCapitals = (line: string) => /^[A-Z][A-Z &'’-]{2,30}:?$/.test(line)
+const LABELLED = /^(?:for|to) [a-z ]{3,40}:\s*(?=\d|half\b|an? )/i
 const AMOUNT_FIRST = /^(?:about |an? |half |some |one )?\d|^(?:an?|half|one|some)\s/i
 /** The things of a list in one line: by semicolons or, where there are none, by commas. */
 const itemsIn = (line: string) =>
@@ -180,8 +183,22 @@ function unfolded(text: string): string[] {
   const first = lines.findIndex(Boolean)
   const named = /^([^.!?]{3,60})\.\s+((?:makes|serves|feeds)\b.{1,40})$/i.exec(lines[first] ?? '')
   if (named) lines.splice(first, 1, named[1]!, named[2]!)
+  // `6 portions. 1 kg carrots, 1 onion`.
+  lines.splice(
+    0,
+    lines.length,
+    ...lines.flatMap((l) => {
+      const m = /^((?:serves |makes )?\d+(?: (?:portions|servings|people))?)\.\s+(\d.*)$/i.exec(l)
+      return m && /[a-z]/i.test(m[1]!) ? [m[1]!, m[2]!] : [l]
+    }),
+  )
   const opening = /^([^.:!?]{3,60})[.:]\s+(?=\S)(.{30,})$/s.exec(lines[first] ?? '')
-  if (opening && !/^\d/.test(opening[1]!) && !clausesOf(opening[1]!).length)
+  if (
+    opening &&
+    /[.!?;]|\d/.test(opening[2]!) &&
+    !/^\d/.test(opening[1]!) &&
+    !clausesOf(opening[1]!).length
+  )
     lines.splice(first, 1, opening[1]!, opening[2]!)
   return lines
 }
@@ -251,6 +268,9 @@ function severalIn(line: string): string[] {
     return [line]
   for (const mark of [/\s*;\s*/, /\s+\/\s+/, /\s+\|\s+/])
     if (own.split(mark).length > 2) return own.split(mark).filter(Boolean)
+  const all = own.split(/,\s*/)
+  if (listed && all.length > 2 && LABELLED.test(line) && !/\d/.test(all.slice(1).join(' ')))
+    return all
   const parts = own.split(/,\s*(?=\d)/)
   // `2 chickens, 1.6 kg each` is one thing.
   if (
@@ -282,6 +302,12 @@ function splitByLook(
   for (let i = from; i < to; i++) {
     const line = lines[i]!
     if (!line || looksLikeMeta(line)) continue
+    // `For the sauce: 4 tbsp tahini, juice of half a lemon, water`.
+    if (!inMethod && LABELLED.test(line)) {
+      kind[i] = 'ingredient'
+      seen = true
+      continue
+    }
     // A list in one line, under its heading or before anything is told.
     if (
       !inMethod &&
@@ -307,6 +333,15 @@ function splitByLook(
     if (i === lines.findIndex(Boolean) && /^[A-Z][^.:;!?]{2,60}$/.test(line)) {
       const named = !lines[i + 1] || looksLikeMeta(lines[i + 1]!)
       if (named) continue
+    }
+    // So is a first line that stands above a list or a heading, whatever its words.
+    if (i === lines.findIndex(Boolean) && !/^\d/.test(line) && line.length < 90) {
+      const next = lines.slice(i + 1).find(Boolean) ?? ''
+      if (isCapitals(next) || isListLine(next) || /^[-*•]?\s*\d/.test(plain(next))) continue
+    }
+    if (!inMethod && isCapitals(line)) {
+      kind[i] = 'ingredient'
+      continue
     }
     const bullet = /^[-*•·–▢☐□]\s*/.test(line)
     // `overnight rolls` is no number of hours of rolls.

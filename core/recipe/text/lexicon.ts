@@ -71,6 +71,7 @@ export const PHRASES: [RegExp, WorkKind][] = [
     /\b(?:let|allow|leave|wait for)\b[^.;]*\bpressure\b|\bnatural(?:ly)? (?:pressure )?release\b|\brelease (?:the )?(?:pressure|steam)\b/,
     'rest',
   ],
+  [/^(?:warm|heat|reheat|crisp)\b[^.;]*\bin (?:the|a) (?:[a-z]+ )?oven\b/, 'bake'],
   [
     /\b(?:pre-?heat|heat|turn on|warm|set|switch on)\b[^.;]*\b(?:oven|grill|broiler|griddle|barbecue)\b/,
     'heat',

@@ -76,10 +76,21 @@ const isSaid = (text: string) =>
 
 /** `The meat goes in boxes in the fridge` as a command. */
 const asCommand = (text: string) =>
-  text.replace(
-    /^the ([a-z ]{3,30}?) (?:goes?|can go|should go) (?=(?:straight )?in(?:to)? (?:[a-z0-9]+ ){0,3}(?:box|tub|bag|jar|container|fridge|freezer))/i,
-    'Pack the $1 ',
-  )
+  text
+    // `Bake at 180 °C for 30 minutes, then at 160 for another 30`.
+    .replace(
+      /\b(bake|roast|cook)\b([^.;]*?\d[^.;]*?),? (?:and )?then (?=(?:at )?\d{2,3}\s?(?:°\s?)?c?\b[^.;]*\bfor\b)/i,
+      (_, verb: string, first: string) => `${verb}${first}, then ${verb.toLowerCase()} `,
+    )
+    // `Then straight into iced water`.
+    .replace(
+      /,? (?:and )?then (?:straight )?(?=into (?:a bowl of )?(?:iced?|ice-cold|cold) water)/i,
+      ', then plunge ',
+    )
+    .replace(
+      /^the ([a-z ]{3,30}?) (?:goes?|can go|should go) (?=(?:straight )?in(?:to)? (?:[a-z0-9]+ ){0,3}(?:box|tub|bag|jar|container|fridge|freezer))/i,
+      'Pack the $1 ',
+    )
 
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 

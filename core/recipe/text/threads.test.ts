@@ -182,6 +182,19 @@ describe('food that is spoken of by other names', () => {
   })
 })
 
+describe('heat that changes', () => {
+  it('makes two bakes of one sentence', () => {
+    const steps = read(
+      'Bake at 180C for 30 minutes, then at 160C for another 20 minutes.',
+      '8 pies',
+    )
+    expect(steps.map((s) => [s.work, s.minutes[0], s.celsius])).toEqual([
+      ['bake', 30, 180],
+      ['bake', 20, 160],
+    ])
+  })
+})
+
 describe('lists of ingredients', () => {
   it.each([
     ['One whole chicken (1.5kg), 2 carrots, 1 onion, bay leaf, salt.', 5],
@@ -192,6 +205,36 @@ describe('lists of ingredients', () => {
     )
     expect(ingredients).toHaveLength(many)
     expect(steps.map((s) => s.work)).toEqual(['heat', 'bake'])
+  })
+
+  it('have headings in capitals under a name with a colon', () => {
+    const { name, ingredients, steps } = readRecipeText(
+      'Breakfast: oats + eggs + fruit\n\nOATS\n200 g oats\n500 ml milk\n\nEGGS\n8 eggs\n\nStir the oats and milk together. Boil the eggs for 9 minutes, then straight into iced water for 10 minutes.',
+    )
+    expect(name).toBe('Breakfast: oats + eggs + fruit')
+    expect(ingredients.map((i) => [i.item, i.group])).toEqual([
+      ['oats', 'OATS'],
+      ['milk', 'OATS'],
+      ['eggs', 'EGGS'],
+    ])
+    expect(steps.map((s) => [s.work, s.minutes[0]])).toEqual([
+      ['mix', 2],
+      ['boil', 9],
+      ['cool', 10],
+    ])
+  })
+
+  it.each([
+    ['6 portions. 1kg carrots, 1 onion, 1.2l stock.', ['carrots', 'onion', 'stock']],
+    [
+      'For the sauce: 4 tbsp tahini, juice of half a lemon, water',
+      ['tahini', 'half a lemon', 'water'],
+    ],
+  ])('stand behind what they are for: %s', (line, items) => {
+    const { ingredients } = readRecipeText(
+      `CARROT SOUP\n${line}\nStir everything together for 5 minutes.`,
+    )
+    expect(ingredients.map((i) => i.item)).toEqual(items)
   })
 
   it('end where headings of the method begin', () => {

@@ -91,7 +91,8 @@ const KNOWN_VESSEL =
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
 const IT = /\b(?:it|them|they|both|each|this|that)\b/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
-const JUICES = /\b(?:juices?(?! runs?\b)|drippings)\b/
+const JUICES =
+  /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
 const LIQUID =
   /\b(?:reserved|saved|cooking|poaching) (?:cooking |pasta )?(?:liquid|liquor|water|milk)\b/
 const KEEPS_LIQUID = /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b/
@@ -100,7 +101,7 @@ const LIFTS =
   /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
 /** `Scatter with the crumbs`, `fold the herbs through`: onto or into what is not named. */
 const SPREADS_OVER =
-  /^(?:uncover(?:,| and)* )?(?:scatter|sprinkle|top|strew|finish|dot) (?:over |evenly )?(?:with|over) the\b/
+  /^(?:uncover(?:,| and)* )?(?:scatter|sprinkle|top|strew|finish|dot|fill) (?:over |evenly )?(?:with|over) the\b/
 const STIRRED_THROUGH =
   /^(?:fold|stir|toss|mix) (?:the|both|all|those) [a-z ]{3,40} (?:through|in)(?=$|[,.;]| and\b| just\b| before\b)/
 const PARTS =
