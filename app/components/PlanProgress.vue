@@ -106,7 +106,7 @@ const words = computed(() => {
 @media (max-width: 600px) {
   .progress {
     flex-basis: 100%;
-    min-height: 106px;
+    min-height: 175px;
   }
   .run {
     grid-template-columns: minmax(0, 1fr);
