@@ -1,5 +1,6 @@
 import { reactive } from 'vue'
 import type { Issue } from '~~/core/reading'
+import { upperFirst } from '~~/core/recipe'
 
 /** What an edit of `T` comes to: nothing, or why nothing was written. */
 export type Change<T> = (edit: (value: T) => T) => Promise<Issue[]>
@@ -10,7 +11,7 @@ export function useFields<T>(change: Change<T>) {
 
   async function apply(field: string, edit: (value: T) => T): Promise<void> {
     const [issue] = await change(edit)
-    errors[field] = issue && `${capital(issue.message)}. Allowed: ${issue.allowed}.`
+    errors[field] = issue && `${upperFirst(issue.message)}. Allowed: ${issue.allowed}.`
   }
 
   /** A number as typed; what is none is refused with its name. */
@@ -23,5 +24,3 @@ export function useFields<T>(change: Change<T>) {
 
   return { errors, apply, figure }
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

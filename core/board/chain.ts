@@ -1,5 +1,6 @@
 import { placesOf } from '../guide'
 import type { Kitchen } from '../kitchen'
+import { lowerFirst } from '../recipe'
 import type { ActivityRun, Plan } from '../plan'
 import type { Problem } from '../problem'
 import type { CompiledSession } from '../session'
@@ -249,8 +250,5 @@ function shortly(text: string): string {
     .trim()
   const words = first.split(/\s+/)
   const short = words.slice(0, 5).join(' ')
-  return (short.charAt(0).toLowerCase() + short.slice(1)).replace(
-    / (?:the|a|an|of|in|with|and|to|for|on)$/i,
-    '',
-  )
+  return lowerFirst(short).replace(/ (?:the|a|an|of|in|with|and|to|for|on)$/i, '')
 }

@@ -1,8 +1,8 @@
 import type { Kitchen } from '../kitchen'
 import { ovenSettings, type ActivityRun, type Plan } from '../plan'
 import type { Phase } from '../problem'
-import { lawOf } from '../recipe'
-import type { Card, CompiledSession } from '../session'
+import { lawOf, lowerFirst } from '../recipe'
+import { rulesOf, standingOf, type Card, type CompiledSession } from '../session'
 import { handWashes } from './handWashing'
 import type { Instruction } from './instruction'
 import { emptiedBy, placesOf } from './places'
@@ -12,9 +12,8 @@ import { cueIn, ENDING, listed, mindingOf, placeWords, withoutLead } from './wor
 const WORTH_A_LOOK = 600
 /** Food that waits longer than this between steps is told where it stands. */
 const STANDS = 300
-/** Oven settings that follow at once on the same heat are none. */
+/** Work that is looked at for whether it is done, before it ends. */
 const DONE_COOKING = new Set(['bake', 'grill', 'simmer', 'slow', 'pressure'])
-const TWO_HOURS = 7200
 /** Seconds that raw food may be out of the cold: usual guidance, with a margin of ours. */
 const RAW_OUT = 1800
 
@@ -266,7 +265,7 @@ class Telling {
           text:
             dish.to === 'shelf'
               ? `${dish.name} is done: keep it dry, with its name and the date on it`
-              : `${dish.name} is done, to be eaten today. What is left goes into the fridge by ${this.clock(at + TWO_HOURS)}`,
+              : `${dish.name} is done, to be eaten today. What is left goes into the fridge by ${this.clock(at + standingOf(rulesOf(this.kitchen)))}`,
         })
     }
   }
@@ -430,7 +429,6 @@ const inRange = (celsius: number, { heat }: Phase) =>
 /** The first phase that goes on without hands; -1 where hands do it all. */
 const mainOf = (phases: readonly Phase[]) => phases.findIndex((p) => !p.hands)
 const lastMain = (phases: readonly Phase[]) => phases.findLastIndex((p) => !p.hands)
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 function checkWords(words: string, caution: string | undefined): string {
   const core = /\b(\d\d) °C/.exec(caution ?? '')?.[1]

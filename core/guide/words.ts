@@ -1,11 +1,11 @@
 import type { Kitchen, KitchenStation } from '../kitchen'
-import type { WorkKind } from '../recipe'
+import { lowerFirst, type WorkKind } from '../recipe'
 
 /** A station as one says it in a sentence: `the wide pan`, `a tray`, `the front left burner`. */
 export function placeWords(id: string, kitchen: Kitchen): string {
   const station = kitchen.stations.find((s) => s.id === id)
   if (!station) return id
-  const name = station.name.charAt(0).toLowerCase() + station.name.slice(1)
+  const name = lowerFirst(station.name)
   if (station.kind === 'burner')
     return /\bburner|ring|hob\b/i.test(name) ? `the ${name}` : `the ${name} burner`
   if (isOneOfMany(station)) {

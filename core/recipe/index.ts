@@ -45,7 +45,8 @@ export { ingredientLine, packsIn, withIngredient, withoutIngredient } from './in
 export { indexOf, search } from './search'
 export { leftOver, readAmount, readLeaving, takersOf, type Offer } from './leftOver'
 export { mainOf } from './mainOf'
-export { idFor, markFor } from './naming'
+export { lowerFirst, upperFirst } from './casing'
+export { freeId, idFor, markFor } from './naming'
 export { plannable } from './plannable'
 export { readRecipe } from './read'
 export { canSplit, readKinds, type Kind } from './variants'
@@ -59,4 +60,4 @@ export {
   type Way,
 } from './schema'
 export { allergensIn, isFish, isMeat, readRecipeText } from './text'
-export { HANDLING_ATTENTION, lawOf, WORK_KINDS, type WorkKind, type WorkLaw } from './work'
+export { cooks, HANDLING_ATTENTION, lawOf, WORK_KINDS, type WorkKind, type WorkLaw } from './work'

@@ -1,5 +1,6 @@
+import { freeId } from './naming'
 import { durationsIn } from './text/durations'
-import { cooks } from './text/stepHygiene'
+import { cooks } from './work'
 import type { StepRead } from './text/method'
 
 /**
@@ -17,8 +18,7 @@ export function withLastMinutes(steps: readonly StepRead[]): StepRead[] {
     const [cooking] = before
     if (minutes === undefined || before.length !== 1 || cooks(step.work)) continue
     if (!cooking || cooking.minutes[0] <= minutes) continue
-    let fresh = `${cooking.id}-on`
-    while (out.some((s) => s.id === fresh)) fresh += '-x'
+    const fresh = freeId(`${cooking.id}-on`, new Set(out.map((s) => s.id)))
     const [least, most] = cooking.minutes
     const on: StepRead = {
       ...cooking,

@@ -15,15 +15,20 @@ export function markFor(name: string, taken: ReadonlySet<string>): string {
 }
 
 /** An id for a name that none of the others has. */
-export function idFor(name: string, taken: ReadonlySet<string>): string {
-  const base =
+export const idFor = (name: string, taken: ReadonlySet<string>): string =>
+  freeId(
     name
       .normalize('NFD')
       .toLowerCase()
       .replace(/[\u0300-\u036f]/g, '')
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')
-      .slice(0, 60) || 'recipe'
+      .slice(0, 60) || 'recipe',
+    taken,
+  )
+
+/** The id itself or, where another has it, with the first number behind it that is free. */
+export function freeId(base: string, taken: ReadonlySet<string>): string {
   for (let n = 1; ; n++) {
     const id = n === 1 ? base : `${base}-${n}`
     if (!taken.has(id)) return id

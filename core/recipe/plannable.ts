@@ -175,6 +175,6 @@ function cautionOf(s: StepRead): string | undefined {
   if (s.work === 'fry' && s.celsius !== null)
     return 'Hot oil is not left alone: it catches fire. Have a lid at hand, and no water.'
   if (s.work === 'cool' || s.work === 'pack')
-    return 'Into the fridge or freezer within two hours of leaving the heat: warm food keeps germs growing. Follow local guidance.'
+    return 'Into the fridge or freezer within two hours of leaving the heat, one in a hot kitchen: warm food keeps germs growing. Follow local guidance.'
   return undefined
 }

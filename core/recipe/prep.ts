@@ -1,3 +1,5 @@
+import { upperFirst } from './casing'
+import { freeId } from './naming'
 import { isMeat, isRaw } from './text/foods'
 import type { IngredientRead } from './text/ingredientLine'
 import { pieceGrams } from './text/stepTime'
@@ -56,8 +58,7 @@ export function withPrep(
     const words = deed(i)
     const user = steps.find((s) => s.uses.includes(i.id))
     if (!words || !user || user.work === 'cut' || BOUGHT.test(i.text) || i.pack) continue
-    let id = `cut-${i.id}`
-    while (taken.has(id)) id += '-x'
+    const id = freeId(`cut-${i.id}`, taken)
     taken.add(id)
     const usual = minutesFor(i)
     prep.push({
@@ -107,7 +108,7 @@ function deed(i: IngredientRead): string | undefined {
     said.slice(last.index + last[0].length),
   )?.[1]
   const all = [...new Set(verbs)].join(' and ')
-  return `${all.charAt(0).toUpperCase()}${all.slice(1)} the ${i.item}${tail ? ` ${tail.trim()}` : ''}`
+  return `${upperFirst(all)} the ${i.item}${tail ? ` ${tail.trim()}` : ''}`
 }
 
 /** Usual minutes to prepare an ingredient, for one batch. */

@@ -1,3 +1,4 @@
+import { freeId } from './naming'
 import type { Recipe, Step } from './schema'
 
 type Route = Recipe['routes'][number]
@@ -94,10 +95,3 @@ export const named = (recipe: Recipe, route: string, option: string, label: stri
       : r,
   ),
 })
-
-function freeId(base: string, taken: ReadonlySet<string>): string {
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? base : `${base}-${n}`
-    if (!taken.has(id)) return id
-  }
-}

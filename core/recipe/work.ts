@@ -56,3 +56,14 @@ export const WORK_KINDS = Object.keys(WORK) as [WorkKind, ...WorkKind[]]
 export const lawOf = (kind: WorkKind): WorkLaw => WORK[kind]
 /** Attention taken by putting something on or lifting it off, in percent of a cook. */
 export const HANDLING_ATTENTION = 40
+
+/** Work on the hob. */
+export const ON_HEAT = new Set<WorkKind>(['brown', 'fry', 'soften', 'boil', 'simmer'])
+const COOKING = new Set<WorkKind>([...ON_HEAT, 'bake', 'grill', 'slow', 'pressure'])
+/** Whether a kind of work cooks what it is done to, if only outside. */
+export const cooks = (kind: WorkKind) => COOKING.has(kind)
+/** Minutes of frying by which raw meat or fish is done rather than browned: an estimate of ours. */
+const FRIED_THROUGH = 9
+/** Whether raw food is done after so many minutes of it: browning leaves it raw inside, and brief frying meat. */
+export const cooksThrough = (kind: WorkKind, minutes: number, flesh: boolean) =>
+  cooks(kind) && kind !== 'brown' && !(kind === 'fry' && flesh && minutes < FRIED_THROUGH)

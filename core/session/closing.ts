@@ -1,4 +1,4 @@
-import { lotsOf, vesselRuns, type Recipe, type Step } from '../recipe'
+import { freeId, lotsOf, vesselRuns, type Recipe, type Step } from '../recipe'
 import type { SessionDish } from './schema'
 
 /** Serving belongs to the meal: where a dish is kept, it is not done in the session. */
@@ -45,8 +45,7 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
   const runs = vesselRuns(kept)
   const ids = new Set(kept.steps.map((s) => s.id))
   const fresh = (base: string) => {
-    let id = base
-    for (let n = 2; ids.has(id); n++) id = `${base}-${n}`
+    const id = freeId(base, ids)
     ids.add(id)
     return id
   }

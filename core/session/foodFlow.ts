@@ -1,6 +1,6 @@
 import type { HouseRules } from '../kitchen'
 import type { ProblemInput } from '../problem'
-import { foodLinks, lawOf, lotsOf, type FoodLink, type Recipe, type Step } from '../recipe'
+import { cooks, foodLinks, lawOf, lotsOf, type FoodLink, type Recipe, type Step } from '../recipe'
 import { minute } from './activities'
 import { lastSteps } from './closing'
 import type { BaseKeeping } from './coldBase'
@@ -160,7 +160,7 @@ function intoTheCold(
         const before = byId.get(a.step)
         if (!before || a.food === false || lots.get(before.id)!.cold) continue
         const sum = after + minute(a.least ?? 0)
-        if (heats(before)) least.set(before.id, Math.max(sum, least.get(before.id) ?? 0))
+        if (cooks(before.work)) least.set(before.id, Math.max(sum, least.get(before.id) ?? 0))
         else if (before.work !== 'pack')
           open.push([before, sum + of(before.id).reduce((n, id) => n + seconds(id), 0)])
       }
@@ -179,9 +179,6 @@ function intoTheCold(
   }
   return out
 }
-
-const HEATS = new Set(['soften', 'boil', 'simmer', 'bake', 'grill', 'slow', 'pressure', 'fry'])
-const heats = (s: Step) => HEATS.has(s.work)
 
 /** Least seconds of an activity, by its shortest way. */
 function secondsIn(problem: ProblemInput): (id: string) => number {

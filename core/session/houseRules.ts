@@ -17,6 +17,7 @@ const STANDING_STRICT = 3600
 /** Washing hands after raw food where the house is strict: a full minute, an estimate of ours. */
 const STRICT_WASH = 60
 
+/** Seconds that cooked food may stand out of the cold in this house. */
 export const standingOf = (rules: HouseRules) =>
   Math.min(
     rules.hot ? STANDING_HOT : STANDING,

@@ -1,3 +1,4 @@
+export { rulesOf, standingOf } from './houseRules'
 export { oneByOne } from './oneByOne'
 export { compileSession, type CompiledSession, type FoodWait } from './compile'
 export type { Card } from './activities'

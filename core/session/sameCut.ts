@@ -1,3 +1,5 @@
+import { upperFirst } from '../recipe'
+
 const CUTS: Record<string, string> = {
   chop: 'chop',
   cut: 'cut',
@@ -56,7 +58,6 @@ export const cutName = (text: string) => {
       ?.filter((w) => CUTS[w])
       .at(-1) ?? 'cut'
   const past: Record<string, string> = { cut: 'Cut', chop: 'Chopped' }
-  const done =
-    past[verb] ?? verb.charAt(0).toUpperCase() + verb.slice(1) + (verb.endsWith('e') ? 'd' : 'ed')
+  const done = past[verb] ?? upperFirst(verb) + (verb.endsWith('e') ? 'd' : 'ed')
   return done
 }

@@ -1,5 +1,5 @@
 import type { Kitchen } from '../kitchen'
-import { vesselOf, vesselRuns, type Recipe, type Step } from '../recipe'
+import { freeId, vesselOf, vesselRuns, type Recipe, type Step } from '../recipe'
 import { filled } from './vesselHolds'
 
 /**
@@ -34,8 +34,7 @@ function isApart(recipe: Recipe, step: Step): boolean {
 function apart(recipe: Recipe, step: Step): Recipe {
   const ids = new Set(recipe.steps.map((s) => s.id))
   const own = step.ways.map((way): Step => {
-    let id = `${step.id}-${way.id}`.slice(0, 80)
-    while (ids.has(id)) id += '-x'
+    const id = freeId(`${step.id}-${way.id}`.slice(0, 80), ids)
     ids.add(id)
     const words = way.label === undefined ? step.do : `${step.do}, ${way.label}`
     return { ...step, id, do: words.slice(0, 300), ways: [way] }

@@ -1,5 +1,5 @@
 import { isDough, isMeat, isRaw } from '../text/foods'
-import { lawOf } from '../work'
+import { cooks, cooksThrough, lawOf } from '../work'
 import type { Recipe, Step } from '../schema'
 
 /** What state food is in when a step has let go of it. */
@@ -23,11 +23,6 @@ const NOTHING: Lot = {
   cold: false,
   dough: false,
 }
-
-/** Minutes of frying by which raw meat or fish is done rather than browned: an estimate of ours. */
-const FRIED_THROUGH = 9
-
-const COOKS = new Set(['soften', 'boil', 'simmer', 'bake', 'grill', 'slow', 'pressure', 'fry'])
 
 /** Ids of steps in an order in which each comes after all that it waits for. */
 export function inOrder(recipe: Pick<Recipe, 'steps'>): Step[] {
@@ -64,14 +59,12 @@ function lotAfter(step: Step, inputs: Lot[], recipe: Pick<Recipe, 'ingredients'>
   const raw = any('raw') || hygiene === 'raw' || (named && hygiene !== 'ready')
   const dough = any('dough') || (isDough(step.do) && step.work !== 'pack')
   const now = { ...NOTHING, dough }
-  if (step.work === 'brown') return { ...now, raw: false, part: true, hot: true }
-  if (COOKS.has(step.work)) {
+  if (cooks(step.work)) {
     const flesh = recipe.ingredients.some((i) => step.uses.includes(i.id) && isMeat(i.item))
-    const eggs = !flesh && recipe.ingredients.some((i) => step.uses.includes(i.id) && isRaw(i.item))
-    const brief = step.work === 'fry' && raw && !eggs && step.ways[0]!.minutes[1] < FRIED_THROUGH
-    return brief
-      ? { ...now, part: true, hot: true }
-      : { ...now, cooked: true, hot: true, dough: false }
+    const eggs = !flesh && named
+    return cooksThrough(step.work, step.ways[0]!.minutes[1], raw && !eggs)
+      ? { ...now, cooked: true, hot: true, dough: false }
+      : { ...now, part: true, hot: true }
   }
   const same = { ...now, raw, part: any('part'), cooked: any('cooked') }
   switch (step.work) {

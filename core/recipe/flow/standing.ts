@@ -1,4 +1,5 @@
 import type { Step } from '../schema'
+import { cooks, ON_HEAT } from '../work'
 import type { Lot } from './lots'
 
 /** How long food may stand between two steps where the recipe does not say. */
@@ -21,8 +22,8 @@ interface Rule extends Standing {
 
 const OURS = 'an estimate of ours'
 const GUIDANCE = 'usual food safety guidance'
-const HEATED = new Set(['boil', 'simmer', 'soften', 'fry', 'brown', 'pressure', 'slow', 'heat'])
-const ON_HOB = new Set(['soften', 'fry', 'simmer', 'boil'])
+/** On the hob to be cooked; browned meat has a rule of its own. */
+const cookOnHob = ({ work }: Step) => ON_HEAT.has(work) && work !== 'brown'
 const ICED = /\b(?:iced?|ice[ -]cold|cold (?:running )?water|ice bath)\b/i
 const GRAIN = /\b(?:pasta|spaghetti|noodles|macaroni|rice|couscous|bulgur|gnocchi)\b/i
 
@@ -50,7 +51,7 @@ export const STANDING: Rule[] = [
   {
     id: 'in the pan',
     when: (from, a, b, same) =>
-      same && from.hot && ON_HOB.has(a.work) && ['mix', 'assemble', 'season'].includes(b.work),
+      same && from.hot && cookOnHob(a) && ['mix', 'assemble', 'season'].includes(b.work),
     best: 3,
     most: 8,
     must: false,
@@ -58,7 +59,7 @@ export const STANDING: Rule[] = [
   },
   {
     id: 'on the hob',
-    when: (from, a, b, same) => same && from.hot && ON_HOB.has(a.work) && ON_HOB.has(b.work),
+    when: (from, a, b, same) => same && from.hot && cookOnHob(a) && cookOnHob(b),
     best: 2,
     most: 5,
     must: false,
@@ -162,8 +163,7 @@ export const STANDING: Rule[] = [
   },
   {
     id: 'next heat',
-    when: (from, _, b) =>
-      from.hot && (HEATED.has(b.work) || b.work === 'bake' || b.work === 'grill'),
+    when: (from, _, b) => from.hot && (cooks(b.work) || b.work === 'heat'),
     best: 10,
     most: 25,
     must: false,

@@ -1,4 +1,5 @@
-import type { WorkKind } from '../work'
+import { lowerFirst } from '../casing'
+import { ON_HEAT, type WorkKind } from '../work'
 import type { Clause } from './clauses'
 import { durationsIn } from './durations'
 
@@ -10,7 +11,6 @@ export interface Group {
   meanwhile: boolean
 }
 
-export const ON_HEAT = new Set<WorkKind>(['brown', 'fry', 'soften', 'boil', 'simmer'])
 /** Goes on by itself once it is on or in. */
 export const PASSIVE = new Set<WorkKind>([
   'bake',
@@ -95,7 +95,6 @@ const carries = (text: string) =>
 export const isBesideOnly = (g: Group) => BESIDE.test(g.verb) && g.work === 'assemble'
 const isBeside = (c: Clause) =>
   BESIDE.test(c.verb) || /\b(?:off the heat|from the heat|heat off)\b/i.test(c.text)
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 /** Hot fat or a hot pan is no step of its own: it belongs to what is fried in it. */
 export const isHotFat = (g: Group) =>

@@ -1,3 +1,4 @@
+import { HOLDS_FOOD } from '../flow/vessels'
 import type { WorkKind } from '../work'
 
 /** Words for what a cook does, as commands begin with them. `light` is done beside what follows. */
@@ -203,22 +204,6 @@ export const EQUIPMENT: [RegExp, string][] = [
   [/\bovens?\b/, 'oven'],
 ]
 /** Vessels that food stays in from one step to the next. */
-export const VESSELS = new Set([
-  'pot',
-  'frying-pan',
-  'griddle',
-  'tray',
-  'oven-dish',
-  'tin',
-  'bowl',
-  'slow-cooker',
-  'pressure-cooker',
-  'rice-cooker',
-  'air-fryer',
-  'processor',
-  'blender',
-  'mixer',
-  'steamer',
-])
+export const VESSELS = new Set([...HOLDS_FOOD, 'griddle', 'tin', 'blender', 'steamer'])
 /** Vessels that stand on a burner while they are heated. */
 export const ON_HOB = new Set(['pot', 'frying-pan', 'griddle', 'steamer', 'kettle'])

@@ -1,4 +1,6 @@
-import type { WorkKind } from '../work'
+import { lowerFirst, upperFirst } from '../casing'
+import { freeId } from '../naming'
+import { cooks, cooksThrough, type WorkKind } from '../work'
 import { clausesOf } from './clauses'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
@@ -10,7 +12,7 @@ import { keepingsIn } from './keeping'
 import { bareOf } from './references'
 import { plain } from './plain'
 import { sectionsOf } from './sections'
-import { cooks, cooksThrough, hygieneOf } from './stepHygiene'
+import { hygieneOf } from './stepHygiene'
 import { GUESSED, timeOf } from './stepTime'
 import { temperaturesIn } from './temperatures'
 import { Threads, type Mention, type Sources } from './threads'
@@ -139,7 +141,7 @@ class Reader {
     const text =
       prelude === undefined
         ? group.text
-        : `${prelude.text.replace(/[.\s]+$/, '')}, then ${group.text.charAt(0).toLowerCase()}${group.text.slice(1)}`
+        : `${prelude.text.replace(/[.\s]+$/, '')}, then ${lowerFirst(group.text)}`
     if (
       SWITCH.test(group.text) ||
       (isHotFat(group) && !durationsIn(text).some((d) => d.kind === 'span'))
@@ -218,8 +220,10 @@ class Reader {
     }
     this.tieUp()
     const ids: string[] = []
+    const taken = new Set<string>()
     return this.drafts.map(({ verb, waits, ...step }) => {
-      const id = idOf(verb, step.work, ids)
+      const id = freeId(verb.replace(/[^a-z]+/g, '-').replace(/^-|-$/g, '') || step.work, taken)
+      taken.add(id)
       ids.push(id)
       const all = [...waits.keys()].sort((a, b) => a - b)
       return {
@@ -443,7 +447,6 @@ const goesOn = (group: Group, last: Draft) =>
     `${group.text} `,
   ) &&
   /^(?:cook|take|turn|stir|remove|uncover)$/.test(group.verb)
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 /** Eggs that are separated are two things from then on. */
 const apart = (listed: readonly IngredientRead[], method: string): IngredientRead[] =>
   listed.flatMap((i) =>
@@ -489,18 +492,7 @@ const SWITCH =
   /^(?:press|select|choose|hit|turn on|switch on) (?:the )?(?:saut[eé]|start)(?![a-z])[^.;,]{0,20}\.?$/i
 const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
 
-function idOf(verb: string, work: WorkKind, taken: readonly string[]): string {
-  const base = verb.replace(/[^a-z]+/g, '-').replace(/^-|-$/g, '') || work
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? base : `${base}-${n}`
-    if (!taken.includes(id)) return id
-  }
-}
-
-const sentenceCase = (text: string) => {
-  const tidy = text.replace(/[\s.,;:]+$/, '')
-  return tidy.charAt(0).toUpperCase() + tidy.slice(1)
-}
+const sentenceCase = (text: string) => upperFirst(text.replace(/[\s.,;:]+$/, ''))
 
 /** At once, or within so many minutes: how long the food may wait before this step. */
 function withinOf(text: string): number | undefined {

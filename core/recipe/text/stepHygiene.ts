@@ -1,17 +1,5 @@
 import type { WorkKind } from '../work'
 import { isDough, isFish, isMeat, isRaw } from './foods'
-import { ON_HEAT } from './groups'
-
-const DONE_BY = new Set<WorkKind>([...ON_HEAT, 'bake', 'grill', 'slow', 'pressure'])
-/** Whether a kind of work cooks what it is done to. */
-export const cooks = (work: WorkKind) => DONE_BY.has(work)
-
-/** Minutes of frying by which raw food is done rather than browned: an estimate of ours. */
-const FRIED_THROUGH = 9
-
-/** Whether raw food is done after so many minutes of it: browning leaves it raw inside. */
-export const cooksThrough = (work: WorkKind, minutes: number, flesh: boolean) =>
-  cooks(work) && work !== 'brown' && !(work === 'fry' && flesh && minutes < FRIED_THROUGH)
 
 const HANDS = new Set<WorkKind>([
   'cut',
