@@ -106,22 +106,3 @@ export const isHotFat = (g: Group) =>
   ) &&
     /^(?:heat|warm|melt|get)$/.test(g.verb) &&
     !/\boven\b|\bgrill\b/i.test(g.text))
-/** `Keeps three days in the fridge`: says nothing to do. */
-export const isStorageNote = (text: string) =>
-  (/^(?:(?:it |they |this )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
-    text,
-  ) &&
-    durationsIn(text).some((d) => d.kind === 'keeps')) ||
-  /^(?:that is |that's |this is )?(?:enough|plenty) for (?:the )?(?:next|coming|rest)\b/i.test(
-    text,
-  ) ||
-  /\b(?:freezes?|keeps?) (?:very |really )?well\b/i.test(text) ||
-  /^(?:in the )?(?:fridge|freezer)\b[\s:,-]*(?:for )?(?:up to |about )?\d+ (?:days?|weeks?|months?)\b/i.test(
-    text,
-  ) ||
-  /^(?:store|keep)\b[^.;]*\b(?:fridge|refrigerator|freezer|airtight)\b[^.;]*\b(?:days?|weeks?|months?)\b/i.test(
-    text,
-  )
-/** `Keep the dressing separately`: says how it is kept, and is nothing to do. */
-export const isApart = (text: string) =>
-  /^(?:keep|store)\b[^.;]*\b(?:separate(?:ly)?|apart|on its own)\b/i.test(text)

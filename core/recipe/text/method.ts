@@ -5,16 +5,19 @@ import { clausesOf } from './clauses'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
 import { isLiquid, isMeat, isRaw } from './foods'
-import { grouped, isApart, isBesideOnly, isHotFat, isStorageNote, type Group } from './groups'
+import { grouped, isBesideOnly, isHotFat, type Group } from './groups'
+import { isApart, isReheating, isSaid, isStorageNote, isTalk } from './notes'
 import { namesOf, type IngredientRead } from './ingredientLine'
+import { asCommand } from './sentences'
+import { apart, usedIn } from './usedIn'
 import { VESSELS } from './lexicon'
-import { keepingsIn } from './keeping'
 import { bareOf } from './references'
 import { plain } from './plain'
 import { sectionsOf } from './sections'
 import { hygieneOf } from './stepHygiene'
 import { GUESSED, timeOf } from './stepTime'
 import { temperaturesIn } from './temperatures'
+import { Sourcing } from './sources'
 import { Threads, type Mention, type Sources } from './threads'
 import { workOf } from './workOf'
 
@@ -64,36 +67,6 @@ export function stepsOf(
   return { steps: reader.end(), unused }
 }
 
-/** What says how many eat, how long it keeps, or nothing to do at all, and is used as such. */
-const isSaid = (text: string) =>
-  isStorageNote(text) ||
-  keepingsIn(text).length > 0 ||
-  /^(?:serves|makes|feeds|yield|this is for|enough for|prep|cook|total|enjoy)\b|\bserves \w+/i.test(
-    text,
-  ) ||
-  /^(?:meanwhile,? |now |next,? )?(?:make|prepare|start) (?:the|your) [a-z ]{3,30}\.?$/i.test(
-    text,
-  ) ||
-  text.split(/\s+/).length < 3
-
-/** `The meat goes in boxes in the fridge` as a command. */
-const asCommand = (text: string) =>
-  text
-    // `Bake at 180 °C for 30 minutes, then at 160 for another 30`.
-    .replace(
-      /\b(bake|roast|cook)\b([^.;]*?\d[^.;]*?),? (?:and )?then (?=(?:at )?\d{2,3}\s?(?:°\s?)?c?\b[^.;]*\bfor\b)/i,
-      (_, verb: string, first: string) => `${verb}${first}, then ${verb.toLowerCase()} `,
-    )
-    // `Then straight into iced water`.
-    .replace(
-      /,? (?:and )?then (?:straight )?(?=into (?:a bowl of )?(?:iced?|ice-cold|cold) water)/i,
-      ', then plunge ',
-    )
-    .replace(
-      /^the ([a-z ]{3,30}?) (?:goes?|can go|should go) (?=(?:straight )?in(?:to)? (?:[a-z0-9]+ ){0,3}(?:box|tub|bag|jar|container|fridge|freezer))/i,
-      'Pack the $1 ',
-    )
-
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 
 /** A step before it has a name, with the drafts that it waits for. */
@@ -106,6 +79,7 @@ type Draft = Omit<StepRead, 'id' | 'after'> & {
 class Reader {
   private readonly drafts: Draft[] = []
   private readonly threads: Threads
+  private readonly sourcing: Sourcing
   private readonly real: ReadonlyMap<string, string>
   /** `Heat the oil`: waits for what is fried in it. */
   private prelude: { text: string; place: Place } | undefined
@@ -120,6 +94,7 @@ class Reader {
     this.ingredients = ingredients
     this.real = new Map(ingredients.map((i) => [i.id, i.id.replace(/:.*$/, '')]))
     this.threads = new Threads(ingredients)
+    this.sourcing = new Sourcing(this.threads)
     // Much liquid makes a bare `pan` a saucepan.
     const litres = ingredients.reduce(
       (sum, i) => sum + (isLiquid(i.item) ? i.amount * (LITRES[i.unit] ?? 0) : 0),
@@ -163,7 +138,7 @@ class Reader {
     }
     const at = prelude ? { ...place, goesOn: prelude.place.goesOn } : place
     const mention = this.mentionOf({ ...group, text }, at)
-    const sources = this.threads.sourcesOf(mention)
+    const sources = this.sourcing.of(mention)
     const { current } = this.threads
     if (LOCKED.test(text) && current) current.where.opened = false
     const last = this.drafts.at(-1)
@@ -204,7 +179,7 @@ class Reader {
       return
     }
     const mention = this.mentionOf({ ...group, text, work: 'rest', verb: 'rest' }, place)
-    this.draft(mention, this.threads.sourcesOf(mention))
+    this.draft(mention, this.sourcing.of(mention))
     const waits = Math.max(1, times - 1)
     Object.assign(this.drafts.at(-1)!, { minutes: [waits * span.least, waits * span.most] })
   }
@@ -216,7 +191,7 @@ class Reader {
         { text: prelude.text, work: 'fry', verb: 'heat', meanwhile: false },
         prelude.place,
       )
-      this.draft(mention, this.threads.sourcesOf(mention))
+      this.draft(mention, this.sourcing.of(mention))
     }
     this.tieUp()
     const ids: string[] = []
@@ -447,30 +422,6 @@ const goesOn = (group: Group, last: Draft) =>
     `${group.text} `,
   ) &&
   /^(?:cook|take|turn|stir|remove|uncover)$/.test(group.verb)
-/** Eggs that are separated are two things from then on. */
-const apart = (listed: readonly IngredientRead[], method: string): IngredientRead[] =>
-  listed.flatMap((i) =>
-    /\beggs?$/.test(i.item) && /\byolks?\b/i.test(method) && /\bwhites?\b/i.test(method)
-      ? [
-          { ...i, id: `${i.id}:yolk`, item: 'egg yolks' },
-          { ...i, id: `${i.id}:white`, item: 'egg whites' },
-        ]
-      : [i],
-  )
-
-/** Longest that anything in a kitchen is left to itself, in minutes. */
-const DAYS = 4 * 1440
-/** `Enough for the next two months`: longer than a kitchen does anything is talk, or how long it keeps. */
-const isTalk = (group: Group, text: string) =>
-  !['soak', 'prove', 'pack'].includes(group.work) &&
-  durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS)
-
-/** How it is warmed up on another day is no part of the session. */
-const isReheating = (text: string) =>
-  /^(?:to )?re-?heat\b[^.]*\b(?:microwave|from frozen|on the day|when (?:needed|you want))\b/i.test(
-    text,
-  )
-
 /** How long the liquor may stand in its pot until the bones are back in it, in minutes: as cooked food may. */
 const LIQUOR_STANDS = 120
 /** Work that something is always made of afterwards. */
@@ -499,44 +450,4 @@ function withinOf(text: string): number | undefined {
   const span = durationsIn(text).find((d) => d.kind === 'within')
   if (span) return span.most
   return /\b(?:immediately|at once|straight ?away|right away)\b/i.test(text) ? 2 : undefined
-}
-
-/** Made of a thing, and not the thing: `chicken stock` is no chicken. */
-const MADE_FROM =
-  /^(?:stock|broth|sauce|gravy|bouillon|powder|paste|oil|juice|vinegar|seasoning|cube)s?$/
-
-/** Ids of the ingredients whose names stand in a text. */
-export function usedIn(text: string, ingredients: readonly IngredientRead[]): string[] {
-  const list = namesOf(text)
-  const words = new Set(list)
-  const names = new Map(ingredients.map((i) => [i.id, namesOf(i.item)]))
-  // A word that several ingredients share tells none of them apart, unless it is all there is.
-  const sharing = new Map<string, IngredientRead[]>()
-  for (const i of ingredients)
-    for (const n of names.get(i.id)!) sharing.set(n, [...(sharing.get(n) ?? []), i])
-  const hits = (i: IngredientRead) => names.get(i.id)!.filter((n) => words.has(n))
-  const isMadeFrom = (i: IngredientRead) => MADE_FROM.test(names.get(i.id)!.at(-1) ?? '')
-  return ingredients
-    .filter((i) => {
-      if (/:(?:yolk|white)$/.test(i.id)) {
-        const part = i.id.endsWith(':yolk') ? /\byolks?\b/i : /\bwhites?\b/i
-        const other = /\b(?:yolks?|whites?)\b/i.test(text)
-        return part.test(text) || (!other && /\beggs\b/i.test(text))
-      }
-      const own = names.get(i.id)!
-      const hit = hits(i)
-      if (!hit.length) return false
-      const head = own.at(-1)!
-      if (isMadeFrom(i) && own.length > 1)
-        return hit.includes(head) && (hit.length > 1 || sharing.get(head)!.length === 1)
-      if (hit.some((n) => sharing.get(n)!.length === 1)) return true
-      if (hit.length === own.length && own.length > 1) return true
-      // The thing itself rather than what is made from it, then what more of its words stand for.
-      return hit.some((n) => {
-        const others = sharing.get(n)!.filter((o) => o !== i && !isMadeFrom(o))
-        const spoken = list.some((w, k) => w === n && !MADE_FROM.test(list[k + 1] ?? ''))
-        return spoken && others.every((o) => hits(o).length <= hit.length)
-      })
-    })
-    .map((i) => i.id)
 }

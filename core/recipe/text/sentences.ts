@@ -43,3 +43,21 @@ export const isHeading = (line: string) =>
   /^(?:for (?:the|a) [^.]{2,40}|(?:to )?(?:serve|finish|assemble|make(?: the)? [a-z ]{2,30})|(?:the )?(?:method|directions|instructions|preparation|steps|ingredients|notes?|topping|sauce|filling|base|dough|marinade|dressing|glaze))\s*:$/i.test(
     line.trim(),
   ) || /^[A-Z][A-Za-z ]{2,30}:$/.test(line.trim())
+
+/** `The meat goes in boxes in the fridge` as a command. */
+export const asCommand = (text: string) =>
+  text
+    // `Bake at 180 °C for 30 minutes, then at 160 for another 30`.
+    .replace(
+      /\b(bake|roast|cook)\b([^.;]*?\d[^.;]*?),? (?:and )?then (?=(?:at )?\d{2,3}\s?(?:°\s?)?c?\b[^.;]*\bfor\b)/i,
+      (_, verb: string, first: string) => `${verb}${first}, then ${verb.toLowerCase()} `,
+    )
+    // `Then straight into iced water`.
+    .replace(
+      /,? (?:and )?then (?:straight )?(?=into (?:a bowl of )?(?:iced?|ice-cold|cold) water)/i,
+      ', then plunge ',
+    )
+    .replace(
+      /^the ([a-z ]{3,30}?) (?:goes?|can go|should go) (?=(?:straight )?in(?:to)? (?:[a-z0-9]+ ){0,3}(?:box|tub|bag|jar|container|fridge|freezer))/i,
+      'Pack the $1 ',
+    )

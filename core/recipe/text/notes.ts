@@ -1,0 +1,48 @@
+import { durationsIn } from './durations'
+import type { Group } from './groups'
+import { keepingsIn } from './keeping'
+
+/** `Keeps three days in the fridge`: says nothing to do. */
+export const isStorageNote = (text: string) =>
+  (/^(?:(?:it |they |this )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
+    text,
+  ) &&
+    durationsIn(text).some((d) => d.kind === 'keeps')) ||
+  /^(?:that is |that's |this is )?(?:enough|plenty) for (?:the )?(?:next|coming|rest)\b/i.test(
+    text,
+  ) ||
+  /\b(?:freezes?|keeps?) (?:very |really )?well\b/i.test(text) ||
+  /^(?:in the )?(?:fridge|freezer)\b[\s:,-]*(?:for )?(?:up to |about )?\d+ (?:days?|weeks?|months?)\b/i.test(
+    text,
+  ) ||
+  /^(?:store|keep)\b[^.;]*\b(?:fridge|refrigerator|freezer|airtight)\b[^.;]*\b(?:days?|weeks?|months?)\b/i.test(
+    text,
+  )
+/** `Keep the dressing separately`: says how it is kept, and is nothing to do. */
+export const isApart = (text: string) =>
+  /^(?:keep|store)\b[^.;]*\b(?:separate(?:ly)?|apart|on its own)\b/i.test(text)
+
+/** Longest that anything in a kitchen is left to itself, in minutes. */
+const DAYS = 4 * 1440
+/** `Enough for the next two months`: longer than a kitchen does anything is talk, or how long it keeps. */
+export const isTalk = (group: Group, text: string) =>
+  !['soak', 'prove', 'pack'].includes(group.work) &&
+  durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS)
+
+/** How it is warmed up on another day is no part of the session. */
+export const isReheating = (text: string) =>
+  /^(?:to )?re-?heat\b[^.]*\b(?:microwave|from frozen|on the day|when (?:needed|you want))\b/i.test(
+    text,
+  )
+
+/** What says how many eat, how long it keeps, or nothing to do at all, and is used as such. */
+export const isSaid = (text: string) =>
+  isStorageNote(text) ||
+  keepingsIn(text).length > 0 ||
+  /^(?:serves|makes|feeds|yield|this is for|enough for|prep|cook|total|enjoy)\b|\bserves \w+/i.test(
+    text,
+  ) ||
+  /^(?:meanwhile,? |now |next,? )?(?:make|prepare|start) (?:the|your) [a-z ]{3,30}\.?$/i.test(
+    text,
+  ) ||
+  text.split(/\s+/).length < 3

@@ -1,0 +1,475 @@
+import type { WorkKind } from '../work'
+import { isMeat } from './foods'
+import { namesOf } from './ingredientLine'
+import { bareOf, beginsAnew, MADE_OF, madeIn, namesKind, productsIn, SPOKEN_OF } from './references'
+import { ON_HOB } from './lexicon'
+import {
+  SERVES,
+  WATER,
+  ICE,
+  labelNames,
+  type Mention,
+  type Sources,
+  type Thread,
+  type Threads,
+} from './threads'
+
+/** Put to what is there already, unless something else is named. */
+const ADDS =
+  /^(?:add|stir|pour|tip|sprinkle|scatter|drizzle|fold|whisk|beat|return|dot|top|crumble|grate|squeeze|season|mix|spread|brush|glaze|crack|put|drop|push|tuck|nestle|cover|spoon|cook|deglaze|garnish|mash|fork|toss|throw|bring|bubble|thicken|simmer)\b/
+const INTO = /\b(?:in|into|through|over|on top|onto|on|around|to (?:the|it|them)|back)\b/
+/** Begins something of its own where all it names is new. */
+const BEGINS = new Set<WorkKind>([
+  'cut',
+  'measure',
+  'boil',
+  'soak',
+  'drain',
+  'blend',
+  'season',
+  'shape',
+])
+const HOB = new Set<WorkKind>(['fry', 'brown', 'soften', 'simmer'])
+const SECOND =
+  /\b(?:separate|another|second|clean|different|other|fresh|dry) (?:\w+ )?(?:pan|pot|bowl|saucepan|skillet|dish|tray|tin|roasting tin)\b/
+const KNOWN_VESSEL =
+  /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|hole|wok|slow cooker|pressure cooker|roasting tin|cooker|drippings|fat)s?\b/
+const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
+const IT = /\b(?:it|them|they|both|each|this|that)\b/
+const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
+const JUICES =
+  /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
+const LIQUID =
+  /\b(?:reserved|saved|cooking|poaching) (?:cooking |pasta )?(?:liquid|liquor|water|milk)\b/
+/** `Scatter with the crumbs`, `fold the herbs through`: onto or into what is not named. */
+const SPREADS_OVER =
+  /^(?:uncover(?:,| and)* )?(?:scatter|sprinkle|top|strew|finish|dot|fill) (?:over |evenly )?(?:with|over) the\b/
+const STIRRED_THROUGH =
+  /^(?:fold|stir|toss|mix) (?:the|both|all|those) [a-z ]{3,40} (?:through|in)(?=$|[,.;]| and\b| just\b| before\b)/
+const MAKES =
+  /^(?:whisk|make|mix|combine|shake|blend|prepare|stir)(?: up| together)? (?:the|your|an?) ((?:[a-z-]+ ?){1,3})/
+/** `Meat stock`, `chicken broth`: no meat. */
+const isMadeOf = (lower: string) =>
+  /\b(?:meat|fish|vegetable) (?:stock|broth|juices|thermometer|mixture|sauce)\b/.test(lower)
+const DISHES = new Set('stew soup chowder chilli curry ragu sauce gravy casserole base'.split(' '))
+/** What is shaped or cut into something is no food that goes in. */
+const inputOf = (lower: string, work: WorkKind) =>
+  work === 'shape' || work === 'cut' || work === 'assemble'
+    ? lower.replace(
+        /\b(?:in)?to (?:\d+|an?|small|even|equal|large|thin|thick|\w+ (?=balls|rounds|cakes|patties))[^,;.]*/g,
+        ' ',
+      )
+    : lower
+
+const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/
+const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
+const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
+const OTHER_PAN = /\b(?:an?|another|second|separate) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan)\b/
+
+/** A step while it is looked for what it takes up. */
+interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
+  mention: Mention
+  /** Its words without what only says when or how far, in small letters. */
+  lower: string
+  /** It begins something beside what was done last. */
+  anew: boolean
+  found: Set<Thread>
+}
+
+/** Tells by a step's words, and by what has been done so far, which food it takes up. */
+export class Sourcing {
+  private readonly kept: Threads
+
+  constructor(kept: Threads) {
+    this.kept = kept
+  }
+
+  /** What a step's food is, by what its words say and what has been done so far. */
+  of(mention: Mention): Sources {
+    const { kept } = this
+    const lower = bareOf(mention.text).toLowerCase()
+    if (kept.section >= 0 && mention.section !== kept.section) kept.turnTo(mention)
+    const taking: Taking = {
+      mention,
+      lower,
+      anew: mention.meanwhile || beginsAnew(mention.text),
+      found: new Set(),
+      fresh: [],
+      after: [],
+      order: [],
+    }
+    const { found, order, after, fresh } = taking
+    this.takeIngredients(taking)
+    if (this.makesSomething(taking)) return { main: undefined, others: [], order, after, fresh }
+    this.takeKinds(taking)
+    this.takeProducts(taking)
+    this.takeWater(taking)
+    if (!found.size || KINDS.test(lower))
+      for (const t of kept.open) if (kept.isOfKind(lower, t)) found.add(t)
+    const bones = this.bonesIn(taking)
+    if (bones) return bones
+    if (JUICES.test(lower) && kept.roasted.length && !found.size) after.push(...kept.roasted)
+    const vessel = this.vesselMeant(lower, mention)
+    if (vessel && 'thread' in vessel) found.add(vessel.thread)
+    else if (vessel) order.push(vessel.step)
+    this.takeAllThatIsMeant(taking)
+    if (LIQUID.test(lower) && kept.liquid !== undefined) after.push(kept.liquid)
+    const onTop = this.onTopOf(lower, mention, found, fresh)
+    if (onTop) found.add(onTop)
+    this.goOn(taking)
+    const main = this.mainOf(lower, found)
+    return {
+      main,
+      others: [...found].filter((t) => t !== main),
+      order: order.filter((k) => ![...found].some((t) => t.last === k)),
+      after,
+      fresh,
+    }
+  }
+
+  /** Ingredients that are named: as they were bought, or in the food that they have become. */
+  private takeIngredients({ mention, lower, found, fresh }: Taking): void {
+    const { kept } = this
+    for (const id of mention.uses) {
+      // `The juices` are what has run out, not the apple juice that went in.
+      const runOut = kept.roasted.length > 0 && kept.named.has(id) && /\bthe juices\b/.test(lower)
+      if (runOut && /\bjuices?$/.test(kept.item(id))) continue
+      const holder = kept.holderOf(id, mention)
+      if (!holder) fresh.push(id)
+      else found.add(holder.parted ? kept.partOf(holder, mention.uses) : holder)
+    }
+  }
+
+  /** `Whisk the dressing`: what the list has under its name begins here; whether that is so. */
+  private makesSomething({ lower, found, fresh }: Taking): boolean {
+    const { kept } = this
+    const making = MAKES.exec(lower)?.[1]
+    if (making === undefined || found.size) return false
+    const makes = productsIn(making).find((n) => !kept.latest((t) => t.names.has(n)))
+    if (!makes) return false
+    const own = kept.unnamed(fresh).filter((i) => i.group && productsIn(i.group).includes(makes))
+    fresh.push(...own.map((i) => i.id))
+    return true
+  }
+
+  /** `Everything`, `the spices`: what nothing has been said of yet. */
+  private takeKinds({ mention, lower, fresh }: Taking): void {
+    const { kept } = this
+    if (ALL.test(lower) && !kept.open.some((t) => t.section === mention.section))
+      fresh.push(...kept.unnamed(fresh).map((i) => i.id))
+    if (isMadeOf(lower)) return
+    const ofKind = kept.unnamed(fresh).filter((i) => namesKind(lower, i.item))
+    fresh.push(...ofKind.map((i) => i.id))
+  }
+
+  /** What `it` means, and things made before that are spoken of by name: `the sauce`, `each jar`. */
+  private takeProducts({ mention, lower, found }: Taking): void {
+    const { kept } = this
+    if (this.speaksOfIt(lower, mention) && kept.current) found.add(kept.current)
+    const made = new Set(madeIn(mention.text))
+    for (const name of productsIn(inputOf(lower, mention.work))) {
+      if (made.has(name)) continue
+      // `The broth`: an ingredient, and found as one.
+      if (mention.uses.some((id) => namesOf(kept.item(id)).includes(name))) continue
+      const thread = this.madeAs(name, mention, found)
+      if (thread) found.add(thread)
+    }
+    const box = SPOKEN_OF.exec(lower)?.[1]
+    const boxed = box === undefined ? undefined : kept.latest((t) => t.names.has(box))
+    if (boxed) found.add(boxed)
+  }
+
+  /** Boiling water and ice water that stand ready. */
+  private takeWater({ lower, found, fresh }: Taking): void {
+    const { kept } = this
+    const iced = ICED.test(lower) ? kept.latest((t) => t.names.has('ice bath')) : undefined
+    if (iced) found.add(iced)
+    if (!COOKED_IN_WATER.test(lower) || !fresh.length || OTHER_PAN.test(lower)) return
+    const water = kept.open.findLast((t) => t.names.has('boiling water'))
+    if (water) found.add(water)
+  }
+
+  /** Bones that are cooked again, with all that is in the pot but the meat. */
+  private bonesIn({ mention, lower, found, order, after, fresh }: Taking): Sources | undefined {
+    const { kept } = this
+    if (!BONES.test(lower) || kept.boned === undefined) return undefined
+    if (mention.uses.some((id) => BONES.test(kept.item(id)))) return undefined
+    after.push(kept.boned)
+    if (!['simmer', 'boil', 'pressure', 'slow'].includes(mention.work)) return undefined
+    return {
+      main: undefined,
+      others: [...found].filter((t) => !kept.hasMeat(t)),
+      order,
+      after,
+      fresh,
+      back: /\b(?:back|return)\b/.test(lower),
+    }
+  }
+
+  /** `Carve`, `serve`, `both`, `everything`: open food that no name stands for. */
+  private takeAllThatIsMeant({ mention, lower, found, fresh }: Taking): void {
+    const { kept } = this
+    const { open } = kept
+    const add = (threads: readonly (Thread | undefined)[]) =>
+      threads.forEach((t) => t && found.add(t))
+    if (/^carve\b/.test(lower) && !found.size) add([open.findLast((t) => kept.hasMeat(t))])
+    if (SERVES.test(lower) || SERVES.test(mention.verb)) add(open)
+    if (/\bboth\b/.test(lower) && found.size < 2) add(open.slice(-2))
+    if (/\beverything\b/.test(lower) && !fresh.length)
+      add(['cool', 'rest'].includes(mention.work) ? open : [kept.current])
+  }
+
+  /** What a step goes on from, or what goes along with the food that it names. */
+  private goOn(taking: Taking): void {
+    const { mention, lower, found, order, after, fresh, anew } = taking
+    const { current, usedLast } = this.kept
+    // What was browned is on a plate: what comes now goes into the pan that it was in.
+    const pan = current?.lifted ? usedLast.get(current.where.vessel ?? '') : undefined
+    const intoPan =
+      fresh.length > 0 && !found.size && !order.length && !anew && !mention.vessels.length
+    if (pan !== undefined && intoPan && HOB.has(mention.work)) order.push(pan)
+    if (!found.size && !order.length && !after.length) {
+      const on = this.goesOnFrom(mention, lower, fresh, anew)
+      if (on) found.add(on)
+    } else if (current && !order.length && !anew && this.isJoined(mention, lower, fresh))
+      found.add(current)
+  }
+
+  /** `the same pan`: what is in it or, where that was lifted out, the pan alone. */
+  private vesselMeant(
+    lower: string,
+    mention: Mention,
+  ): { thread: Thread } | { step: number } | undefined {
+    if (SECOND.test(lower)) return undefined
+    const m = KNOWN_VESSEL.exec(lower)
+    if (!m && !/\bin what is left\b/.test(lower)) return undefined
+    const kinds = mention.vessels.length
+      ? mention.vessels
+      : ['frying-pan', 'pot', 'tray', 'oven-dish', 'pressure-cooker']
+    const open = this.kept.all.filter(
+      (t) => !t.closed && t.where.vessel !== undefined && kinds.includes(t.where.vessel),
+    )
+    const there = open.findLast((t) => t === this.kept.current) ?? open.at(-1)
+    const step = Math.max(...kinds.map((k) => this.kept.usedLast.get(k) ?? -1))
+    if (there && !there.lifted && there.last >= step) return { thread: there }
+    return step >= 0 ? { step } : undefined
+  }
+
+  /** The food that is called so: as it was named, by what it is made of, or what else it could be. */
+  private madeAs(name: string, mention: Mention, found: ReadonlySet<Thread>): Thread | undefined {
+    const named = this.kept.latest((t) => t.names.has(name))
+    if (named) return named
+    const made = this.kept.latest((t) =>
+      (MADE_OF[name] ?? []).some(
+        (n) => t.names.has(n) || [...t.items].some((id) => namesOf(this.kept.item(id)).includes(n)),
+      ),
+    )
+    if (made) return made
+    if (found.size) {
+      const apart = this.kept.open.filter((t) => !found.has(t) && t.items.size > 0)
+      const into = new RegExp(
+        `\\b(?:in|into|with|over|through|to) (?:the|this) (?:[a-z-]+ )?${name}`,
+      )
+      if (!into.test(mention.text.toLowerCase())) return undefined
+      // A stew or a sauce is what most has gone into.
+      if (DISHES.has(name))
+        return apart.reduce<Thread | undefined>(
+          (a, b) => (a && a.items.size > b.items.size ? a : b),
+          undefined,
+        )
+      return apart.findLast((t) => t.names.size === 0)
+    }
+    if (
+      mention.goesOn ||
+      !new RegExp(`\\b(?:the|this|that|each|your|\\d+) (?:[a-z-]+ ){0,2}${name}`).test(
+        mention.text.toLowerCase(),
+      )
+    )
+      return undefined
+    const others = this.kept.open.filter(
+      (t) => t !== this.kept.current && !t.names.has('boiling water'),
+    )
+    return (
+      others.findLast((t) => t.names.size === 0) ?? (others.length ? undefined : this.kept.current)
+    )
+  }
+
+  /** `Fluff it up`, `turn the salmon in it`: what was worked on last. */
+  private speaksOfIt(lower: string, mention: Mention): boolean {
+    if (mention.meanwhile) return false
+    if (/\beach (?:batch|panful|lot|one|piece|cake|ball|round)\b/.test(lower)) return true
+    if (/\b(?:i|you|we) [a-z]+ (?:it|them)\b/.test(lower)) return true
+    if (
+      /^(?:arrange|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|out(?=[,.;]| and|$))\b(?! top)/.test(
+        lower,
+      )
+    )
+      return true
+    return (
+      /^(?:in (?:the|that) [a-z -]{3,30}, )?[a-z-]+ (?:(?:up|out|down|over|off|gently|well|both|all|of|each) )*(?:it|them|these|this)\b(?! (?:is|are|has|have)\b)/.test(
+        lower,
+      ) || /\b(?:in|into|with|over|to|on|through|from|around) (?:it|them)\b/.test(lower)
+    )
+  }
+
+  /** `sprinkle on top`: of what stood there before this was mixed. */
+  private onTopOf(
+    lower: string,
+    mention: Mention,
+    found: Set<Thread>,
+    fresh: string[],
+  ): Thread | undefined {
+    const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
+    if (!spread && !/\b(?:on top|over (?:the top|everything|it|them)|on it|all over)\b/.test(lower))
+      return undefined
+    const current = this.kept.current
+    if (spread && (!current || !found.has(current))) return fresh.length ? undefined : current
+    const others = this.kept.open.filter((t) => t !== current && t.where.vessel !== undefined)
+    if (!spread && current && (fresh.length || !others.length || !mention.goesOn)) return current
+    return others.at(-1)
+  }
+
+  /** What a step goes on from that names nothing known. */
+  private goesOnFrom(
+    mention: Mention,
+    lower: string,
+    fresh: string[],
+    anew: boolean,
+  ): Thread | undefined {
+    const { current } = this.kept
+    if (!current || mention.work === 'heat') return undefined
+    if (WATER.test(lower) || ICE.test(lower)) return undefined
+    if (!fresh.length) {
+      if (anew && !IT.test(lower))
+        return this.kept.open.filter((t) => t !== current).at(-1) ?? undefined
+      return current
+    }
+    const turned = current.section !== mention.section && labelNames(mention.label).length > 0
+    if (anew || SECOND.test(lower) || turned) return undefined
+    const head = lower.replace(/[,;].*$/, '')
+    if (
+      /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) (?:in|through))\b/.test(
+        lower,
+      ) ||
+      /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b/.test(lower) ||
+      /^(?:lower|reduce|raise|turn|take)\b[^,;]*\b(?:heat|down|up|off)\b[^,;]*(?:, | and |, then )(?:add|stir|pour|tip|fold|whisk)\b/.test(
+        lower,
+      )
+    )
+      return current
+    // `Whisk the starch into the cream`: what it goes into is new as well.
+    const target =
+      /^(?:whisk|stir|rub|mix|beat|fold|work|toss)\b.*[a-z] (?:into|through|onto|with) (?:the |both |some |all )?((?:[a-z-]+ ?){1,5})$/.exec(
+        lower.replace(/[.,;].*$/, ''),
+      )?.[1]
+    if (target && fresh.length > 1) {
+      const words = new Set(namesOf(target))
+      if (fresh.some((id) => namesOf(this.kept.item(id)).some((n) => words.has(n))))
+        return undefined
+    }
+    if (
+      /^(?:stir|mix|fold|whisk|beat|tip|pour|throw|put) [^,.;]*? (?:in|through)(?=[,.;]|$| and\b| then\b)/.test(
+        lower,
+      )
+    )
+      return current
+    if (IT.test(lower) && mention.goesOn) return current
+    if (mention.work === 'season' && !fresh.some((id) => isMeat(this.kept.item(id)))) return current
+    if (BEGINS.has(mention.work) && !INTO.test(lower)) return undefined
+    if (BEGINS.has(mention.work) && ['cut', 'measure', 'soak', 'drain'].includes(mention.work))
+      return undefined
+    // A vessel that is only now spoken of holds something else.
+    const elsewhere =
+      mention.vessels.some((k) => k !== current.where.vessel) &&
+      /\b(?:an?|your|two) (?:[a-z-]+[ ,]+){0,4}(?:pan|pot|bowl|saucepan|skillet|casserole|dish|tray|tin|wok|processor|jug|jar)\b/.test(
+        lower,
+      )
+    if (elsewhere) return undefined
+    const other =
+      mention.vessels.some((k) => k !== current.where.vessel) &&
+      !/^(?:add|stir|return)\b/.test(lower)
+    if (other && current.where.vessel !== undefined && !IT.test(lower)) return undefined
+    if (other && /^put\b/.test(lower)) return undefined
+    if (mention.goesOn) return current
+    const adds = ADDS.exec(lower)
+    if (
+      adds &&
+      (INTO.test(head) ||
+        /^(?:add|stir|pour|tip|sprinkle|scatter|return|deglaze|season|garnish|top|crumble)\b/.test(
+          lower,
+        ))
+    )
+      return current
+    const onHob = current.where.vessel !== undefined && ON_HOB.has(current.where.vessel)
+    if (
+      HOB.has(mention.work) &&
+      onHob &&
+      !current.lifted &&
+      !mention.vessels.length &&
+      !/^(?:melt|boil)\b/.test(lower)
+    )
+      return current
+    return undefined
+  }
+
+  /** Whether what was just made goes along with what is named: `sprinkle on top and bake`. */
+  private isJoined(mention: Mention, lower: string, fresh: string[]): boolean {
+    const { current } = this.kept
+    if (!current || current.closed) return false
+    if (
+      /^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|top with)\b/.test(
+        lower,
+      )
+    )
+      return true
+    if (fresh.length) return false
+    if (!mention.goesOn)
+      return (
+        IT.test(lower) &&
+        /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay)\b/.test(lower)
+      )
+    return /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay|sprinkle|scatter|return|layer|arrange|serve)\b/.test(
+      lower,
+    )
+  }
+
+  /** What stays where it is, and the others come to: after `to`, `into` or `over`, else the latest. */
+  private mainOf(lower: string, found: Set<Thread>): Thread | undefined {
+    const list = [...found]
+    if (list.length < 2) return list[0]
+    if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)
+    const target = /\b(?:in|into|to|over|onto|on|among|with|through)\s+(?:the|your)\s+(.+)$/.exec(
+      lower,
+    )?.[1]
+    if (target) {
+      const words = new Set(namesOf(target))
+      const named = list.find(
+        (t) =>
+          [...t.names].some((n) => words.has(n)) ||
+          [...t.items].some((id) => namesKind(target, this.kept.item(id))) ||
+          [...t.items].some((id) => namesOf(this.kept.item(id)).some((n) => words.has(n))),
+      )
+      if (named) return named
+    }
+    if (/\b(?:over|among|on|onto) (?:everything|it|them|top)\b/.test(lower))
+      return list.reduce((a, b) => (this.spokenAt(lower, b) < this.spokenAt(lower, a) ? b : a))
+    if (
+      this.kept.current &&
+      found.has(this.kept.current) &&
+      /^(?:add|stir|mix|fold|tip|pour|whisk|beat|return)\b/.test(lower)
+    )
+      return this.kept.current
+    const hot = list.filter((t) => t.where.vessel !== undefined)
+    return hot.at(-1) ?? list.at(-1)
+  }
+
+  /** Where in a text a thread is first spoken of. */
+  private spokenAt(lower: string, thread: Thread): number {
+    const words = [
+      ...thread.names,
+      ...[...thread.items].flatMap((id) => namesOf(this.kept.item(id))),
+    ]
+    const at = words.map((w) => lower.indexOf(w)).filter((k) => k >= 0)
+    return at.length ? Math.min(...at) : Infinity
+  }
+}

@@ -1,0 +1,52 @@
+import { namesOf, type IngredientRead } from './ingredientLine'
+
+/** Eggs that are separated are two things from then on. */
+export const apart = (listed: readonly IngredientRead[], method: string): IngredientRead[] =>
+  listed.flatMap((i) =>
+    /\beggs?$/.test(i.item) && /\byolks?\b/i.test(method) && /\bwhites?\b/i.test(method)
+      ? [
+          { ...i, id: `${i.id}:yolk`, item: 'egg yolks' },
+          { ...i, id: `${i.id}:white`, item: 'egg whites' },
+        ]
+      : [i],
+  )
+
+/** Made of a thing, and not the thing: `chicken stock` is no chicken. */
+const MADE_FROM =
+  /^(?:stock|broth|sauce|gravy|bouillon|powder|paste|oil|juice|vinegar|seasoning|cube)s?$/
+
+/** Ids of the ingredients whose names stand in a text. */
+export function usedIn(text: string, ingredients: readonly IngredientRead[]): string[] {
+  const list = namesOf(text)
+  const words = new Set(list)
+  const names = new Map(ingredients.map((i) => [i.id, namesOf(i.item)]))
+  // A word that several ingredients share tells none of them apart, unless it is all there is.
+  const sharing = new Map<string, IngredientRead[]>()
+  for (const i of ingredients)
+    for (const n of names.get(i.id)!) sharing.set(n, [...(sharing.get(n) ?? []), i])
+  const hits = (i: IngredientRead) => names.get(i.id)!.filter((n) => words.has(n))
+  const isMadeFrom = (i: IngredientRead) => MADE_FROM.test(names.get(i.id)!.at(-1) ?? '')
+  return ingredients
+    .filter((i) => {
+      if (/:(?:yolk|white)$/.test(i.id)) {
+        const part = i.id.endsWith(':yolk') ? /\byolks?\b/i : /\bwhites?\b/i
+        const other = /\b(?:yolks?|whites?)\b/i.test(text)
+        return part.test(text) || (!other && /\beggs\b/i.test(text))
+      }
+      const own = names.get(i.id)!
+      const hit = hits(i)
+      if (!hit.length) return false
+      const head = own.at(-1)!
+      if (isMadeFrom(i) && own.length > 1)
+        return hit.includes(head) && (hit.length > 1 || sharing.get(head)!.length === 1)
+      if (hit.some((n) => sharing.get(n)!.length === 1)) return true
+      if (hit.length === own.length && own.length > 1) return true
+      // The thing itself rather than what is made from it, then what more of its words stand for.
+      return hit.some((n) => {
+        const others = sharing.get(n)!.filter((o) => o !== i && !isMadeFrom(o))
+        const spoken = list.some((w, k) => w === n && !MADE_FROM.test(list[k + 1] ?? ''))
+        return spoken && others.every((o) => hits(o).length <= hit.length)
+      })
+    })
+    .map((i) => i.id)
+}
