@@ -1,6 +1,7 @@
 import { durationsIn } from './durations'
 import { temperaturesIn } from './temperatures'
 import { PHRASES, VERB_OF, type Verb } from './lexicon'
+import { singular } from './ingredientLine'
 import { WHILE_YOU } from './references'
 import type { WorkKind } from '../work'
 
@@ -38,6 +39,8 @@ const NOUNS = new Set(
 )
 /** Commands that often stand alone between commas. */
 const ALONE = new Set(['cool', 'season', 'rest', 'stir', 'cover'])
+/** Commands that are adjectives as well: `brown sugar`. */
+const ADJECTIVE = new Set('brown dry cool thin smooth level crisp roast warm grill'.split(' '))
 /** Foods among them. */
 const SEASONINGS = new Set(['salt', 'butter', 'flour', 'oil', 'mince', 'skin'])
 const FOODS = new Set(
@@ -64,8 +67,11 @@ const STRONG = new Set(
   ),
 )
 
-/** The parts of a sentence that each say to do something. */
-export function clausesOf(sentence: string): Clause[] {
+/**
+ * The parts of a sentence that each say to do something. A word that is a thing as well is a
+ * command before one of the `foods`: `slice onions`.
+ */
+export function clausesOf(sentence: string, foods: ReadonlySet<string> = NO_FOODS): Clause[] {
   const lower = sentence
     .toLowerCase()
     .replace(WHILE_YOU, (_, lead: string, who: string) => `${lead},${who}`)
@@ -105,7 +111,7 @@ export function clausesOf(sentence: string): Clause[] {
       !run &&
       previous !== undefined &&
       !(first && startsSentence(words.slice(i), found)) &&
-      !followed(lower, words, i + found.length, found.name)
+      !followed(lower, words, i + found.length, found.name, foods)
     )
       continue
     if (previous === undefined && NOUNS.has(found.name) && !startsSentence(words, found)) continue
@@ -161,6 +167,8 @@ export function clausesOf(sentence: string): Clause[] {
   })
 }
 
+const NO_FOODS: ReadonlySet<string> = new Set()
+
 /** `Let them sweat for five minutes`: what is let happen is the work. */
 const LETS =
   /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|blip|putter|tick over|evaporate|simmer|boil|brown|melt|bake|poach|steam|thicken|stew)\b/
@@ -174,7 +182,7 @@ const GOES_IN = /\b(?:go|goes)\b (?:straight )?(?:in|into|on|onto) (?:the|a|an|y
 /** `Oven on at 220C`, `12 minutes in the oven`: figures say what to do. */
 function withoutCommand(sentence: string): Clause[] {
   const oven = /\boven\b/i.test(sentence)
-  const release = /\brelease\b|\boff the heat\b/i.test(sentence)
+  const release = /\brelease\b|\boff the heat\b|\brest(?:ing)?\b/i.test(sentence)
   const into = GOES_IN.exec(sentence)
   if (into && !oven) {
     const text = sentence.replace(/[.\s]+$/, '')
@@ -240,7 +248,13 @@ function opensBefore(lower: string, words: Word[], i: number): boolean {
 }
 
 /** Whether what follows lets the word be a command. */
-function followed(lower: string, words: Word[], next: number, name: string): boolean {
+function followed(
+  lower: string,
+  words: Word[],
+  next: number,
+  name: string,
+  foods: ReadonlySet<string>,
+): boolean {
   const noun = NOUNS.has(name)
   const follower = words[next]
   const before = words[next - 1]!
@@ -253,6 +267,8 @@ function followed(lower: string, words: Word[], next: number, name: string): boo
   if (noun && follower.word === 'and' && VERB_OF.has(then) && !FOODS.has(name) && !FOODS.has(then))
     return true
   if (!noun || /ly$/.test(follower.word)) return true
+  const plainly = !FOODS.has(name) && (!ADJECTIVE.has(name) || next === 1)
+  if (plainly && foods.has(singular(follower.word))) return true
   return SEASONINGS.has(name) ? AFTER_FOOD.test(follower.word) : AFTER_COMMAND.has(follower.word)
 }
 
@@ -266,8 +282,9 @@ function startsSentence(words: Word[], found: { name: string; length: number }):
 /** Where the clause of a command begins: at the adverbs and joining words before it. */
 function startOf(lower: string, at: number): number {
   const before = lower.slice(0, at)
-  const m = /(?:[,;]\s*|\s+)(?:(?:and|then|or|now|finally|next|also|just)\s+|[a-z]+ly\s+)*$/.exec(
-    before,
-  )
+  const m =
+    /(?:[,;]\s*|\s+)(?:(?:and|then|or|now|finally|next|also|just)\s+)*(?:[a-z]+ly\s+)*$/.exec(
+      before,
+    )
   return m ? m.index : at
 }

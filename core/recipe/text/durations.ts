@@ -25,7 +25,7 @@ const UNIT = '(hours?|hrs?\\.?|h|minutes?|mins?\\.?|m|seconds?|secs?\\.?|s|days?
 const NUMBER = '(\\d+(?:[.,]\\d+)?)'
 const PART = `${NUMBER}\\s*-?\\s*(?:(?:more|further|extra|additional) )?${UNIT}(?![a-z°])`
 /** `1 hour 30 minutes`, `1h30`, `10 minutes`. */
-const ONE = `${PART}(?:\\s*(?:and|,)?\\s*${NUMBER}\\s*(minutes?|mins?\\.?|m|seconds?|secs?\\.?|s)?(?![a-z0-9°.,%]|\\s*(?:-|to|g\\b|ml\\b|°)))?`
+const ONE = `${PART}(?:\\s*(?:and|,)?\\s*${NUMBER}\\s*(minutes?|mins?\\.?|m|seconds?|secs?\\.?|s)?(?![a-z0-9°%]|[.,]\\d|\\s*(?:-|to|g\\b|ml\\b|°)))?`
 const RANGE = new RegExp(
   `(?:between\\s+)?(?:${NUMBER}\\s*(?:-|to|or|and)\\s*)?${ONE}(?:\\s*(?:-|to|or)\\s*${ONE})?`,
   'g',
@@ -87,6 +87,8 @@ function kindOf(
     const grams = /^k/.test(unit) ? 1000 : /^g/.test(unit) ? 1 : 453.6
     return { kind: 'perWeight', grams: Math.round(Number(weight[1] ?? 1) * grams) }
   }
+  // `2 minutes less than the packet says`: how long that is stands elsewhere.
+  if (/^\s*(?:less|more|longer|shorter|fewer) than\b/.test(after)) return { kind: 'moment' }
   if (/\bevery\s*(?:other\s*)?(?:about\s*)?$/.test(before)) return { kind: 'every' }
   if (/\b(?:within|no more than|not more than)\s*$/.test(before) && /\bwithin\s*$/.test(before))
     return { kind: 'within' }
@@ -94,7 +96,7 @@ function kindOf(
     (/\b(?:keeps?|stored?|freezes?|frozen|lasts?|good)\b[^.;]*\b(?:for )?(?:up to|about)?\s*$/.test(
       before,
     ) ||
-      /\b(?:refrigerate|freeze|fridge|freezer|chilled)\b[^.;]*\bup to\s*$/.test(before) ||
+      /\b(?:refrigerate|freeze|fridge|freezer|chill|chilled)\b[^.;]*\bup to\s*$/.test(before) ||
       /\b(?:eat|eaten|use|used|finish)\b[^.;]*\b(?:within|inside|in)\s*$/.test(before) ||
       /^\s*in the (?:fridge|freezer)/.test(after)) &&
     /\b(?:day|week|month)/.test(line.slice(at, end))

@@ -89,7 +89,8 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       break
     case 'brown':
     case 'fry':
-      onHob(namesPan(text) ? where.pan : 'frying-pan')
+      // Butter and flour for a white sauce: milk follows.
+      onHob(namesPan(text) ? where.pan : ROUX.test(lower) ? 'pot' : 'frying-pan')
       break
     case 'soften':
       onHob(/\b(?:butter|chocolate|honey|sugar)\b/.test(lower) ? 'pot' : where.pan)
@@ -147,6 +148,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       if (!all.size) need(/\broll out\b/.test(lower) || isDough(text) ? 'bench' : 'board')
       break
     case 'mix':
+      if (/^(?:line|grease)\b/.test(lower) && all.size) break
       if (/\bknead\b/.test(lower) && !all.has('mixer')) need('bench')
       else if (!all.size) need(mixedIn(lower, where))
       break
@@ -166,7 +168,10 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
   return [...all]
 }
 
+const ROUX = /\b(?:melt|heat)\b[^.]*\bbutter\b[^.]*\b(?:add|stir|whisk|sprinkle)\b[^.]*\bflour\b/
 const OVER_HEAT = /\b(?:over|on) (?:an? |the )?(?:[a-z-]+ )?(?:heat|flame|hob|burner|ring)\b/i
+
+const IN_OVEN = new Set(['tray', 'oven-dish', 'tin'])
 
 /** What something is mixed in, where its words do not say: what it is stirred into, or a bowl. */
 function mixedIn(text: string, where: Whereabouts): string {
@@ -174,6 +179,9 @@ function mixedIn(text: string, where: Whereabouts): string {
   const { vessel } = where
   if (/^toss (?:with|in) /.test(lower))
     return vessel === 'tray' || vessel === 'oven-dish' ? vessel : 'bowl'
+  // `Tip in the potatoes`: into the hot tin.
+  if (/^(?:tip|add|put|throw|toss)(?: in)? the\b/.test(lower) && IN_OVEN.has(vessel ?? ''))
+    return vessel!
   const into = /\b(?:in|into|through)\b|^(?:stir|mash|season|add|toss)\b/.test(lower)
   return into && usable(vessel) ? vessel! : 'bowl'
 }

@@ -2,6 +2,7 @@ import { lowerFirst } from '../casing'
 import { ON_HEAT, type WorkKind } from '../work'
 import type { Clause } from './clauses'
 import { durationsIn } from './durations'
+import { bareOf } from './references'
 
 /** What a cook does in one go: one clause or several. */
 export interface Group {
@@ -84,6 +85,23 @@ export function grouped(clauses: readonly Clause[]): Group[] {
   return out
 }
 
+/** `Wash and slice the leeks`: what the first is done to stands behind the second. */
+export function withObjects(groups: readonly Group[]): Group[] {
+  const [first, second] = groups
+  if (!first || !second) return [...groups]
+  const bare = bareOf(first.text).trim().toLowerCase()
+  if (bare !== first.verb || !HAS_OBJECT.test(first.verb)) return [...groups]
+  const what = OBJECT.exec(second.text.slice(second.verb.length))?.[1]?.trim()
+  if (!what || second.text.slice(0, second.verb.length).toLowerCase() !== second.verb)
+    return [...groups]
+  return [{ ...first, text: `${first.text} ${what}` }, ...groups.slice(1)]
+}
+/** Never done to what is in the pan already without saying so. */
+const HAS_OBJECT =
+  /^(?:wash|rinse|dry|peel|clean|trim|core|toast|beat|crush|boil|blanch|melt|soak|weigh|measure|season|salt|brown|sear)$/
+const OBJECT =
+  /^ ((?:[a-z-]+ ){0,5}?[a-z-]+)(?=[,.;(]|$| (?:in|into|with|for|until|till|to|on|onto|over|at|and|then|from)\b)/i
+
 /** `Reduce the heat and bake on`: a change of heat belongs to what follows it, if anything does. */
 const leadsOn = (c: Clause, all: readonly Clause[]) =>
   /^(?:reduce|lower|raise|increase|turn)$/.test(c.verb) && c !== all[all.length - 1]
@@ -105,4 +123,5 @@ export const isHotFat = (g: Group) =>
     g.text,
   ) &&
     /^(?:heat|warm|melt|get)$/.test(g.verb) &&
-    !/\boven\b|\bgrill\b/i.test(g.text))
+    // `Warm the milk and butter`: a thing of its own.
+    !/\boven\b|\bgrill\b|\b(?:milk|cream|water|stock|sugar|syrup|honey|chocolate)\b/i.test(g.text))

@@ -82,7 +82,7 @@ const AMOUNT = new RegExp(
 )
 /** `2 tins (400 g each) `: the size behind the tins. */
 const SIZED = new RegExp(
-  `^(${NUMBER})\\s+(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?)\\s*\\(\\s*(${NUMBER})\\s*-?\\s*(${UNIT})\\b\\.?(?: each)?\\s*\\)`,
+  `^(${NUMBER})\\s+(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?|bottles?|tubs?|blocks?|boxes|box)\\s*\\(\\s*(${NUMBER})\\s*-?\\s*(${UNIT})\\b\\.?(?: each)?\\s*\\)`,
 )
 /** `2 x 400 g tins`, `1 (14 oz) can`, `2 400g tins`. */
 const PACKS = new RegExp(
@@ -137,7 +137,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
       /^(?:a|an) (?=(?:good |large |small |big |generous )?(?:handful|bunch|knob|pinch|dash|splash|drizzle|tin|can|jar|sprig|thumb|few|little|bit|whole|tablespoon|teaspoon|cup|pint)\b)/,
       '1 ',
     )
-    .replace(/^(?:good |large |small |big |generous )(?=pinch|handful|bunch)/, '')
+    .replace(/^(?:good |large |small |big |generous )?(?=(?:pinch|handful|bunch|knob) )/, '1 ')
     .replace(
       /^(?:the )?(?:zest and juice|juice and zest|juice|zest|grated zest) of (?:an? |(\d+(?:\.\d+)?) )?/,
       (_, n: string | undefined) => `${n ?? 1} `,
@@ -257,10 +257,13 @@ const tidy = (text: string) =>
     .replace(/^(?:of|the) /, '')
 
 /** The words by which a method may call an ingredient: its nouns, singular. */
-export function namesOf(item: string): string[] {
-  const words = item
+export const namesOf = (item: string): string[] =>
+  foodWords(item.toLowerCase().replace(/ (?:for|to) .*$/, ''))
+
+/** Every word of a text that could name food, singular. */
+export function foodWords(text: string): string[] {
+  const words = text
     .toLowerCase()
-    .replace(/ (?:for|to) .*$/, '')
     .replace(/[^a-zà-ÿ\s-]/g, ' ')
     .split(/[\s-]+/)
     .filter(Boolean)

@@ -36,6 +36,23 @@ function servingsIn(lines: readonly string[]): number | undefined {
     }
   return undefined
 }
+/** `Pasta bake for the freezer (8)`: a number in brackets behind the name. */
+function inBrackets(lines: readonly string[]): number | undefined {
+  const m = /\((\d{1,2})\)\s*$/.exec(lines.find(Boolean) ?? '')
+  return m ? Number(m[1]) : undefined
+}
+
+/** `Makes 2 pies, each for 4`. */
+function eachFor(lines: readonly string[]): number | undefined {
+  for (const line of lines) {
+    const m =
+      /\b(?:makes|yields?)\s*:?\s*(\d+)\b[^.]{0,25}?\b(?:each|apiece)(?: (?:one )?(?:for|serves|serving|feeds|feeding))?\s+(\d+)\b(?!\s*(?:g|kg|ml|cm)\b)/.exec(
+        plain(line),
+      )
+    if (m) return Number(m[1]) * Number(m[2])
+  }
+  return undefined
+}
 const COUNT = String.raw`(?:about |around |up to |approx\.? )?(\d+)(?:\s*(?:-|to|or)\s*(\d+))?`
 const SERVINGS = [
   new RegExp(
@@ -88,7 +105,7 @@ export function layoutOf(text: string): Layout {
     else if (start < 0) splitByLook(lines, kind, 0, doubts, method)
   } else splitByLook(lines, kind, 0, doubts)
   const first = lines.findIndex(
-    (l, i) => l && kind[i] === 'other' && !INGREDIENTS.test(l) && !METHOD.test(l),
+    (l, i) => l && l !== END && kind[i] === 'other' && !INGREDIENTS.test(l) && !METHOD.test(l),
   )
   if (first >= 0 && !looksLikeMeta(lines[first]!))
     name = lines[first]!.replace(/^#+\s*/, '')
@@ -103,17 +120,26 @@ export function layoutOf(text: string): Layout {
     name = 'A recipe without a name'
     doubts.push('no name was found')
   }
-  serves = servingsIn(lines) ?? serves
+  serves = eachFor(lines) ?? servingsIn(lines) ?? serves ?? inBrackets(lines)
   if (serves === undefined) doubts.push('how many it serves is not stated: 4 is a guess')
   const listed: { line: string; group: string | undefined }[] = []
   let group: string | undefined
+  // An empty line ends what stands under a heading, unless there is one behind every line.
+  const own = lines.map((l, i) => kind[i] === 'ingredient' && l !== '' && l !== END)
+  const spaced = own.filter((is, i) => is && !lines[i + 1]).length * 2 > own.filter(Boolean).length
+  let under = 0
   lines.forEach((l, i) => {
-    if (kind[i] !== 'ingredient' || !l) return
-    if (isMarked(l) || isCapitals(l) || isHeading(l) || GROUP.test(l.replace(/:$/, '')))
+    if (l === END || (!l && !spaced && under > 0)) group = undefined
+    if (kind[i] !== 'ingredient' || !l || l === END) return
+    if (isMarked(l) || isCapitals(l) || isHeading(l) || GROUP.test(l.replace(/:$/, ''))) {
       group = l.replace(/^#+\s*|:$/g, '')
-    else listed.push({ line: l, group })
+      under = 0
+    } else {
+      listed.push({ line: l, group })
+      under++
+    }
   })
-  const steps = lines.filter((l, i) => kind[i] === 'method' && l)
+  const steps = lines.filter((l, i) => kind[i] === 'method' && l && l !== END)
   const ingredients = splitLines(listed.map((l) => l.line)).map((line) => ({
     line,
     group: listed.find((l) => l.line === line)?.group,
@@ -258,20 +284,35 @@ const splitLines = (lines: string[]) =>
     ? itemsIn(lines[0]!)
     : lines.flatMap((l) => (isListLine(l) ? itemsIn(l) : severalIn(l)))
 
-/** `For the topping: 50 g butter, 50 g flour`, `3 onions / 250 g mushrooms / 500 ml ale`. */
-function severalIn(line: string): string[] {
-  if (/^(?:prep|cook|total|ready|time|rest|oven|serves|makes|yields?|portions)[a-z ]*:/i.test(line))
+/** Stands where the things under a heading of one line end. */
+const END = ':'
+
+/** `For the topping: 50 g butter, 50 g flour`, `3 onions / 250 g mushrooms / 500 ml ale`: under its heading, if any. */
+function severalIn(whole: string): string[] {
+  // `Curry paste - 4 chillies, 3 shallots, 1 tsp cumin`.
+  const line = whole.replace(/^([A-Z][a-z]+(?: [a-z]+){0,3}) [-–—] (?=\d[^,]*,\s*\d)/, '$1: ')
+  const label = /^((?:for )?(?:the )?[a-z][a-z ]{1,39}):\s*(?=\d|half\b|an? )/i.exec(line)?.[1]
+  const several = itemsOf(line)
+  return label && several.length > 1 ? [`${label}:`, ...several, END] : several
+}
+
+function itemsOf(line: string): string[] {
+  if (
+    /^(?:prep|cook|total|ready|time|rest|oven|serves|servings?|feeds|makes|yields?|portions|keeps)[a-z ]*:/i.test(
+      line,
+    )
+  )
     return [line]
   const listed = /^(?:for )?(?:the )?[a-z ]{2,40}:\s*(?=\d|half\b|an? )(.+)$/i.exec(line)
   const own = listed ? listed[1]! : line
   if (!/^(?:[-*•]\s*)?(?:\d|half\b|an? )/i.test(own) || /^\d{1,2}\s*[.):]\s/.test(own))
     return [line]
   for (const mark of [/\s*;\s*/, /\s+\/\s+/, /\s+\|\s+/])
-    if (own.split(mark).length > 2) return own.split(mark).filter(Boolean)
-  const all = own.split(/,\s*/)
+    if (own.split(mark).length > (listed ? 1 : 2)) return own.split(mark).filter(Boolean)
+  const all = own.replace(/\.$/, '').split(/,\s*/)
   if (listed && all.length > 2 && LABELLED.test(line) && !/\d/.test(all.slice(1).join(' ')))
     return all
-  const parts = own.split(/,\s*(?=\d)/)
+  const parts = own.replace(/\.$/, '').split(/,\s*(?=\d)/)
   // `2 chickens, 1.6 kg each` is one thing.
   if (
     parts
@@ -284,7 +325,9 @@ function severalIn(line: string): string[] {
   )
     return [line]
   const several = parts.length > 1 && parts.every((c) => readIngredientLine(c).amount > 0)
-  if (!several || parts.some((c) => clausesOf(c).length)) return [line]
+  const told = (part: string) =>
+    clausesOf(part).length > 0 && (part.split(/\s+/).length > 6 || durationsIn(part).length > 0)
+  if (!several || parts.some(told)) return [line]
   // What has no amount stands at the end of the list: `…, 75 g suet, water`.
   return listed ? parts.flatMap((c) => c.split(/,\s*/)) : parts
 }
@@ -301,7 +344,7 @@ function splitByLook(
   let seen = false
   for (let i = from; i < to; i++) {
     const line = lines[i]!
-    if (!line || looksLikeMeta(line)) continue
+    if (!line || line === END || looksLikeMeta(line)) continue
     // `For the sauce: 4 tbsp tahini, juice of half a lemon, water`.
     if (!inMethod && LABELLED.test(line)) {
       kind[i] = 'ingredient'
@@ -316,6 +359,11 @@ function splitByLook(
     ) {
       kind[i] = 'ingredient'
       seen = true
+      continue
+    }
+    // `Dal:` over amounts.
+    if (!inMethod && isHeading(line) && /^[-*•]?\s*\d/.test(plain(lines[i + 1] ?? ''))) {
+      kind[i] = 'ingredient'
       continue
     }
     // A heading by its mark belongs to what comes under it.
@@ -347,7 +395,7 @@ function splitByLook(
     // `overnight rolls` is no number of hours of rolls.
     const amount =
       !/^overnight\b/i.test(line) &&
-      /^(?:[-*•·–▢☐□]\s*)?(?:about |a |an |half )?\d|^(?:[-*•·–▢☐□]\s*)?(?:a|an|half|salt|pepper|oil|some|pinch|handful|juice|zest)\b/i.test(
+      /^(?:[-*•·–▢☐□]\s*)?(?:about |a |an |half )?\d|^(?:[-*•·–▢☐□]\s*)?(?:a|an|half|salt|pepper|oil|some|pinch|handful|juice|zest|small|large|good|bunch|knob|sprig|few|dash|splash)\b/i.test(
         plain(line),
       )
     const numbered = /^(?:step\s*)?\d{1,2}\s*[.):]\s/i.test(line)

@@ -5,13 +5,13 @@ import { clausesOf } from './clauses'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
 import { isLiquid, isMeat, isRaw } from './foods'
-import { grouped, isBesideOnly, isHotFat, type Group } from './groups'
+import { grouped, isBesideOnly, isHotFat, withObjects, type Group } from './groups'
 import { isApart, isReheating, isSaid, isStorageNote, isTalk } from './notes'
-import { namesOf, type IngredientRead } from './ingredientLine'
-import { asCommand } from './sentences'
+import { namesOf, singular, type IngredientRead } from './ingredientLine'
+import { asCommand, inTurns } from './sentences'
 import { apart, usedIn } from './usedIn'
 import { VESSELS } from './lexicon'
-import { bareOf } from './references'
+import { bareOf, isStaple, KIND_WORDS } from './references'
 import { plain } from './plain'
 import { sectionsOf } from './sections'
 import { hygieneOf } from './stepHygiene'
@@ -52,12 +52,15 @@ export function stepsOf(
   ingredients: readonly IngredientRead[],
 ): { steps: StepRead[]; unused: string[] } {
   const reader = new Reader(ingredients, method)
+  const foods = new Set(
+    [...ingredients.flatMap((i) => namesOf(i.item)), ...KIND_WORDS].map(singular),
+  )
   const unused: string[] = []
   sectionsOf(method).forEach((section, k) => {
     for (const { text, label } of section.sentences) {
       // How to warm it up another day is no part of the session.
       if (label && /^to (?:reheat|store|freeze)\b/i.test(label)) continue
-      const groups = grouped(clausesOf(asCommand(text)))
+      const groups = withObjects(grouped(clausesOf(inTurns(asCommand(text), foods), foods)))
       if (!groups.length && !isSaid(text)) unused.push(text)
       groups.forEach((group, i) =>
         reader.take(group, { section: k, label: label ?? section.heading, goesOn: i > 0 }),
@@ -131,6 +134,11 @@ class Reader {
       return
     }
     if (isStorageNote(text) || isTalk(group, text) || isReheating(text)) return
+    // `Or freeze for up to 3 months`: another way, and no step of its own.
+    if (before && /^or\b/i.test(text)) {
+      before.do = `${before.do}, ${lowerFirst(text.replace(/[\s.,;:]+$/, ''))}`
+      return
+    }
     const again = before && AGAIN.exec(plain(text))
     if (again) {
       this.again(before, group, text, place, Number(again[1] ?? 2))
@@ -224,7 +232,7 @@ class Reader {
     const end = this.drafts.length - 1
     const waited = new Set(this.drafts.flatMap((d) => [...d.waits.keys()]))
     this.drafts.forEach((d, k) => {
-      if (k < end && !waited.has(k) && LOOSE.has(d.work))
+      if (k < end && !waited.has(k) && LOOSE.has(d.work) && d.hygiene !== 'ready')
         this.drafts[end]!.waits.set(k, { food: true })
     })
   }
@@ -243,6 +251,7 @@ class Reader {
       uses: this.nearest(
         this.alsoMeant(usedIn(bareOf(group.text), this.ingredients), group.text),
         group.text,
+        place.label,
       ),
       vessels: equipmentIn(group.text).filter((k) => VESSELS.has(k)),
       meanwhile: group.meanwhile,
@@ -267,7 +276,7 @@ class Reader {
   }
 
   /** Of two things by the same name the one that stands with what is being worked on, or the one that is not used yet. */
-  private nearest(uses: string[], text: string): string[] {
+  private nearest(uses: string[], text: string, label: string | undefined): string[] {
     const list = uses.map((id) => this.ingredients.find((i) => i.id === id)!)
     const head = (i: IngredientRead) => namesOf(i.item).at(-1)
     const asListed = (i: IngredientRead) =>
@@ -278,14 +287,29 @@ class Reader {
       if (!same.length) return true
       // `Toast the 2 tbsp rice`: that of which the list has so much.
       if (list.some(asListed)) return asListed(own)
-      const { current } = this.threads
-      const groups = new Set(
-        [...(current?.items ?? [])].map((x) => this.ingredients.find((i) => i.id === x)!.group),
-      )
-      const here = (i: IngredientRead) => groups.has(i.group) && groups.size === 1
-      if (!here(own) && same.some(here)) return false
+      const alone = list.filter((i) => !list.some((o) => o !== i && head(o) === head(i)))
+      const here =
+        list.find((i) => isUnder(i, label))?.group ??
+        this.groupOf(alone) ??
+        this.groupOf(this.currentItems())
+      if (own.group !== here && same.some((o) => o.group === here)) return false
+      // `Warm the milk and butter`: of several headings the first that is not used yet.
+      const first = list.find((i) => !this.threads.isNamed(i.id) && i.group !== undefined)
+      if (here === undefined && first && own.group !== first.group)
+        return !same.some((o) => o.group === first.group)
       return true
     })
+  }
+
+  private currentItems(): IngredientRead[] {
+    const { current } = this.threads
+    return [...(current?.items ?? [])].map((x) => this.ingredients.find((i) => i.id === x)!)
+  }
+
+  /** The heading that all of them stand under, if there is one. */
+  private groupOf(items: readonly IngredientRead[]): string | undefined {
+    const [first] = items
+    return first && items.every((i) => i.group === first.group) ? first.group : undefined
   }
 
   /** Where the food of a step is: where that of its main source was, or nowhere yet. */
@@ -312,7 +336,10 @@ class Reader {
     if (LOCKED.test(text)) where.opened = false
     const uses = [...new Set([...mention.uses, ...sources.fresh])]
     const items = uses.map((id) => ingredients.find((i) => i.id === id)!.item)
-    const named = equipmentIn(text)
+    // `The tin` that a bird was roasted in is the roasting tin.
+    const roasting = threads.isRoasting()
+    const said = roasting ? text.replace(/\b(the|same) tin\b/gi, '$1 roasting tin') : text
+    const named = equipmentIn(said)
     const vessel = named.find((k) => VESSELS.has(k))
     const doubts: string[] = []
     const wet = isLiquid(text) || items.some(isLiquid)
@@ -324,7 +351,7 @@ class Reader {
     if (vessel && vessel !== where.vessel && vessel !== 'bowl') where.wet = false
     if (wet) where.wet = true
     const work = workOf({ ...mention }, where, named, items)
-    const equipment = equipmentOf(text, work, where)
+    const equipment = equipmentOf(said, work, where)
     const heat = this.heatOf(text, work, equipment, doubts)
     const main = equipment.find((k) => VESSELS.has(k))
     // A bowl that nobody spoke of is no place where the dish is from now on.
@@ -341,16 +368,25 @@ class Reader {
     if (cooks(work)) where.heated = work
     if (work === 'pressure') where.opened = false
     else if (where.vessel === 'pressure-cooker' && work === 'rest') where.opened = true
-    const time = timeOf(overnight(mention, work), work, uses, ingredients, doubts)
+    const time = timeOf(
+      overnight(mention, work),
+      work,
+      uses,
+      ingredients,
+      doubts,
+      sources.main?.pieces,
+    )
     const cooked = [sources.main, ...sources.others].some((t) => t?.cooked)
     // What the list does not hold the words may still name.
     const unlisted = !cooked && isMeat(bareOf(text)) && !ingredients.some((i) => isRaw(i.item))
     const raw = threads.isRaw(sources) || unlisted
     const fresh = sources.fresh.map((id) => ingredients.find((i) => i.id === id)!.item)
+    const known = sources.main?.where.vessel ?? sources.main?.where.dish
     const hygiene = hygieneOf(text, work, {
       raw,
       cooked,
       fresh,
+      inVessel: known !== undefined && known !== 'bowl',
       items: unlisted ? [text] : threads.itemsOf(sources),
     })
     const most = withinOf(text)
@@ -361,6 +397,12 @@ class Reader {
       ...[sources.main, ...sources.others].flatMap((t) => t?.last ?? []),
     ])
       if (work !== 'heat') waits.set(k, { food: true, ...(most === undefined ? {} : { most }) })
+    for (const kind of equipment) {
+      const ready = threads.prepared.get(kind)
+      if (ready === undefined || work === 'heat') continue
+      waits.set(ready, { food: false })
+      threads.prepared.delete(kind)
+    }
     const left = this.drafts.findLastIndex((d) => d.equipment.includes('pot'))
     if (sources.back && left >= 0) waits.set(left, { food: true, kept: true, most: LIQUOR_STANDS })
     this.drafts.push({
@@ -376,6 +418,10 @@ class Reader {
       waits,
     })
     if (work === 'heat' && !named.includes('microwave')) return
+    if (vessel && PREPARES.test(text) && !sources.main && items.every(isStaple)) {
+      threads.prepared.set(vessel, index)
+      return
+    }
     const flesh = threads.itemsOf(sources).some(isMeat) || unlisted
     const done = cooksThrough(work, time.minutes[1], flesh)
     threads.taken(index, { ...mention, work }, sources, where, {
@@ -409,6 +455,14 @@ class Reader {
   }
 }
 
+const PREPARES =
+  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line) (?:and (?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
+/** Whether a part of the method and a part of the list have the same heading. */
+const isUnder = (i: IngredientRead, label: string | undefined) => {
+  if (!label || !i.group) return false
+  const words = new Set(namesOf(i.group.replace(/\([^)]*\)/g, '')))
+  return namesOf(label).some((w) => words.has(w))
+}
 const LOCKED =
   /\b(?:lock|seal|secure|close|fasten)\b[^.;]*\blid\b|\blid (?:on|locked|closed)\b|\b(?:high|low|full) pressure\b|\b(?:to|under) pressure\b/i
 

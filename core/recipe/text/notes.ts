@@ -15,6 +15,9 @@ export const isStorageNote = (text: string) =>
   /^(?:in the )?(?:fridge|freezer)\b[\s:,-]*(?:for )?(?:up to |about )?\d+ (?:days?|weeks?|months?)\b/i.test(
     text,
   ) ||
+  /^(?:the )?[a-z]+(?: [a-z]+)?:? (?:for )?(?:up to |about )?\d+ (?:days?|weeks?|months?)\b[^.;]*\b(?:fridge|freeze)/i.test(
+    text,
+  ) ||
   /^(?:store|keep)\b[^.;]*\b(?:fridge|refrigerator|freezer|airtight)\b[^.;]*\b(?:days?|weeks?|months?)\b/i.test(
     text,
   )
@@ -31,7 +34,8 @@ export const isTalk = (group: Group, text: string) =>
 
 /** How it is warmed up on another day is no part of the session. */
 export const isReheating = (text: string) =>
-  /^(?:to )?re-?heat\b[^.]*\b(?:microwave|from frozen|on the day|when (?:needed|you want))\b/i.test(
+  /^(?:to )?re-?heat\b[^.]*\b(?:microwave|on the day|when (?:needed|you want))\b/i.test(text) ||
+  /^(?:to )?(?:re-?heat|bake|cook|roast|warm|heat)(?: it| them| the \w+| through)* (?:straight )?from (?:frozen|the freezer)\b/i.test(
     text,
   )
 

@@ -10,7 +10,7 @@ export const isStaple = (item: string) => STAPLE.test(item) || PEPPER.test(item)
 
 /** Things made on the way, by which a method goes on speaking of them. */
 export const PRODUCTS = new Set(
-  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw'.split(
+  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw'.split(
     ' ',
   ),
 )
@@ -33,6 +33,13 @@ const CATEGORIES: [RegExp, RegExp][] = [
     /\b(?:herbs)\b/,
     /\b(?:parsley|coriander|cilantro|thyme|rosemary|sage|basil|mint|dill|chives|oregano|tarragon|bay)\b/,
   ],
+  [
+    /\bcheeses?\b/,
+    /\b(?:cheddar|parmesan|mozzarella|feta|gruy[eè]re|halloumi|gouda|emmental|pecorino|ricotta)\b/,
+  ],
+  [/\bpasta\b/, /\b(?:spaghetti|penne|macaroni|fusilli|rigatoni|linguine|tagliatelle|farfalle)\b/],
+  [/\brice\b(?! (?:cooker|vinegar|noodles|flour))/, /\b(?:basmati|arborio|jasmine|carnaroli)\b/],
+  [/\bnuts\b/, /\b(?:almonds|walnuts|hazelnuts|pecans|cashews|pistachios)\b/],
 ]
 const MEATS = /\b(?:meat|birds?|joints?|the roast)\b/
 const FISHES = /\b(?:fish|fillets?)\b/
@@ -48,7 +55,7 @@ const REST =
 /** How a text speaks of an ingredient. */
 export function shareOf(text: string, ingredient: IngredientRead): Share {
   const lower = plain(text)
-  for (const name of namesOf(ingredient.item)) {
+  for (const name of [...namesOf(ingredient.item), ...kindsOf(ingredient.item)]) {
     const at = lower.search(new RegExp(`\\b${escape(name)}`))
     if (at < 0) continue
     const before = lower.slice(0, at)
@@ -95,6 +102,10 @@ export function namesKind(text: string, item: string): boolean {
   return CATEGORIES.some(([kind, members]) => kind.test(lower) && members.test(item.toLowerCase()))
 }
 
+/** Words for kinds of food, as a method may call what the list has by its name. */
+export const KIND_WORDS = ['cheese', 'pasta', 'rice', 'fish', 'meat', 'vegetables', 'herbs', 'nuts']
+const kindsOf = (item: string) => KIND_WORDS.filter((kind) => namesKind(kind, item))
+
 /** `While that's sitting there you chop`: a comma is missing. */
 export const WHILE_YOU =
   /^((?:while|as) (?:that|it|they|this)(?:['’]s| is|['’]re| are)? [a-z]+(?: [a-z]+)?) ((?:you|we|i) )/i
@@ -111,7 +122,9 @@ export const bareOf = (text: string) =>
     .replace(WHILE_YOU, '')
     .replace(/^(?:while|as|before)\b[^,;:]*[,;:]\s*/i, '')
     .replace(TIMED_LEAD, '')
+    .replace(/^(?:off|away from) the heat,\s*/i, '')
     .replace(LEAD, '')
+    .replace(/\baccording to\b[^,;.]*/gi, ' ')
     .replace(/\b(?:until|till|so that|to serve with|making sure)\b[^,;.]*/gi, ' ')
     .replace(/\bwhile\b[^,;.]*/gi, ' ')
     .replace(/\([^)]*\)/g, ' ')

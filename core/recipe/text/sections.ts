@@ -13,6 +13,12 @@ const CAPITALS = /^[A-Z][A-Z0-9 '’&:,()-]{3,60}$/
 /** `For the sauce: melt the butter`, `The night before: whisk`, `White sauce: melt`. */
 const LABEL = /^((?:for the |to make the |the )?[A-Za-z][A-Za-z' -]{2,38}):\s+(?=[a-zA-Z0-9])/i
 
+/** `One: bake. Other: cool, cover and freeze`: a label in the middle of a line. */
+function labelOf(text: string, line: string): string | undefined {
+  const at = line.indexOf(text.slice(0, 12))
+  return at < 0 ? undefined : /[.!?]\s+([A-Z][A-Za-z' -]{2,32}):\s+$/.exec(line.slice(0, at))?.[1]
+}
+
 /** The parts of a method, in their order. */
 export function sectionsOf(method: string): Section[] {
   const sections: Section[] = [{ heading: undefined, sentences: [] }]
@@ -25,7 +31,7 @@ export function sectionsOf(method: string): Section[] {
     }
     const label = LABEL.exec(bare.replace(/^\(?\d{1,2}\s*[.):]\s*/, ''))?.[1]
     sentencesOf(line).forEach((text, i) =>
-      sections.at(-1)!.sentences.push({ text, label: i === 0 ? label : undefined }),
+      sections.at(-1)!.sentences.push({ text, label: i === 0 ? label : labelOf(text, line) }),
     )
   }
   return sections.filter((s) => s.sentences.length)

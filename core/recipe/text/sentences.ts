@@ -1,3 +1,5 @@
+import { singular } from './ingredientLine'
+
 /** Stands for a full stop that ends no sentence. */
 const GUARD = '\ue000'
 const GUARDED = /\ue000/g
@@ -42,7 +44,24 @@ const unlabelled = (part: string) => part.replace(/^[A-Z][A-Za-z' -]{2,32}:\s+(?
 export const isHeading = (line: string) =>
   /^(?:for (?:the|a) [^.]{2,40}|(?:to )?(?:serve|finish|assemble|make(?: the)? [a-z ]{2,30})|(?:the )?(?:method|directions|instructions|preparation|steps|ingredients|notes?|topping|sauce|filling|base|dough|marinade|dressing|glaze))\s*:$/i.test(
     line.trim(),
-  ) || /^[A-Z][A-Za-z ]{2,30}:$/.test(line.trim())
+  ) || /^[A-Z][A-Za-z ]{2,30}(?: \([^)]{1,30}\))?:$/.test(line.trim())
+
+/** `Onions 10 mins, then cumin and garlic 2 mins, tomatoes 5`: each put in in its turn. */
+export function inTurns(text: string, foods: ReadonlySet<string>): string {
+  let last = 0
+  return text.replace(
+    /([,;:]) (?:then )?((?:[a-z]+(?:,? and |, | )){0,4}?[a-z]+)(?: for)? (\d+(?:-\d+)?) ?(mins?|minutes)\b/gi,
+    (whole, mark: string, names: string, many: string, unit: string, at: number) => {
+      const words = names.split(/,? and |, | /).map(singular)
+      if (!words.every((w) => foods.has(w))) return whole
+      const first = last === 0 && at >= 0 && mark === ':'
+      last = at + 1
+      return first
+        ? `: cook ${names} for ${many} ${unit}`
+        : `, then add ${names} and cook for ${many} ${unit}`
+    },
+  )
+}
 
 /** `The meat goes in boxes in the fridge` as a command. */
 export const asCommand = (text: string) =>
@@ -52,6 +71,12 @@ export const asCommand = (text: string) =>
       /\b(bake|roast|cook)\b([^.;]*?\d[^.;]*?),? (?:and )?then (?=(?:at )?\d{2,3}\s?(?:°\s?)?c?\b[^.;]*\bfor\b)/i,
       (_, verb: string, first: string) => `${verb}${first}, then ${verb.toLowerCase()} `,
     )
+    // `Lowest heat 12 minutes, then off the heat 10 minutes`.
+    .replace(
+      /,? (?:and )?then (off the heat)(?: for)? (?=(?:about |another )?\d+ ?(?:min|hour|m\b|h\b))/i,
+      ', then leave $1 for ',
+    )
+    .replace(/,? (?:and )?then (on|onto) (a (?:wire |cooling )?rack)\b/i, ', then move $1 $2')
     // `Then straight into iced water`.
     .replace(
       /,? (?:and )?then (?:straight )?(?=into (?:a bowl of )?(?:iced?|ice-cold|cold) water)/i,

@@ -1,7 +1,16 @@
 import type { WorkKind } from '../work'
-import { isMeat } from './foods'
+import { isLiquid, isMeat } from './foods'
 import { namesOf } from './ingredientLine'
-import { bareOf, beginsAnew, MADE_OF, madeIn, namesKind, productsIn, SPOKEN_OF } from './references'
+import {
+  bareOf,
+  beginsAnew,
+  KIND_WORDS,
+  MADE_OF,
+  madeIn,
+  namesKind,
+  productsIn,
+  SPOKEN_OF,
+} from './references'
 import { ON_HOB } from './lexicon'
 import {
   SERVES,
@@ -39,6 +48,7 @@ const IT = /\b(?:it|them|they|both|each|this|that)\b/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
 const JUICES =
   /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
+const FAT_LEFT = /\bfat (?:from|in|off|out of) the (?:roasting )?(?:tin|tray)\b/
 const LIQUID =
   /\b(?:reserved|saved|cooking|poaching) (?:cooking |pasta )?(?:liquid|liquor|water|milk)\b/
 /** `Scatter with the crumbs`, `fold the herbs through`: onto or into what is not named. */
@@ -60,6 +70,32 @@ const inputOf = (lower: string, work: WorkKind) =>
         ' ',
       )
     : lower
+
+/** One of two or more of a kind, and what is left then. */
+const ONE_OF =
+  /\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b/
+const OTHER_ONE =
+  /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:one|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|at|for|on|until|with)\b|$)/
+const ONE_LABEL = /^(?:one|for (?:now|tonight)|to eat now|the first(?: one)?)$/i
+const OTHER_LABEL = /^(?:(?:the )?other(?: one)?|the second(?: one)?|for (?:later|the freezer))$/i
+const THE_LIQUOR =
+  /\b(?:the|this|its|all the) (?:hot |warm |cooking |poaching |strained |remaining )*(stock|broth|liquor|liquid)\b/
+/** `Lay them over`: over what stands beside. */
+const LAID_OVER =
+  /^(?:lay|place|drape|put|set|fit|drizzle|spread|pour|spoon|scatter|sprinkle) (?:(?:it|them|this|these|one) )?(?:over|on top)(?=[,.;]|$| (?:when|once|and|to)\b)/
+
+/** Where things lie that something is laid over. */
+const IN_SHAPE = new Set<string | undefined>([
+  'oven-dish',
+  'tin',
+  'tray',
+  'rack',
+  'pot',
+  'frying-pan',
+])
+const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
+
+const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your )?${name}\\b`)
 
 const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
@@ -104,15 +140,23 @@ export class Sourcing {
     this.takeKinds(taking)
     this.takeProducts(taking)
     this.takeWater(taking)
+    const kinds = this.kindsIn(taking)
     if (!found.size || KINDS.test(lower))
-      for (const t of kept.open) if (kept.isOfKind(lower, t)) found.add(t)
+      for (const t of kept.open) if (kept.isOfKind(kinds, t)) found.add(t)
     const bones = this.bonesIn(taking)
     if (bones) return bones
-    if (JUICES.test(lower) && kept.roasted.length && !found.size) after.push(...kept.roasted)
-    const vessel = this.vesselMeant(lower, mention)
+    if (JUICES.test(lower) && kept.roasted.length && !found.size) {
+      after.push(...kept.roasted)
+      // `Pull it apart and moisten with the juices`.
+      if (mention.goesOn && kept.current && /\bwith\b/.test(lower)) found.add(kept.current)
+    }
+    const fat = FAT_LEFT.test(lower) && kept.roasted.length > 0 && !found.size
+    if (fat) after.push(...kept.roasted)
+    const vessel = fat ? undefined : this.vesselMeant(lower, mention)
     if (vessel && 'thread' in vessel) found.add(vessel.thread)
     else if (vessel) order.push(vessel.step)
     this.takeAllThatIsMeant(taking)
+    this.takePart(taking)
     if (LIQUID.test(lower) && kept.liquid !== undefined) after.push(kept.liquid)
     const onTop = this.onTopOf(lower, mention, found, fresh)
     if (onTop) found.add(onTop)
@@ -153,13 +197,33 @@ export class Sourcing {
   }
 
   /** `Everything`, `the spices`: what nothing has been said of yet. */
-  private takeKinds({ mention, lower, fresh }: Taking): void {
+  private takeKinds(taking: Taking): void {
+    const { mention, lower, fresh } = taking
     const { kept } = this
     if (ALL.test(lower) && !kept.open.some((t) => t.section === mention.section))
       fresh.push(...kept.unnamed(fresh).map((i) => i.id))
     if (isMadeOf(lower)) return
-    const ofKind = kept.unnamed(fresh).filter((i) => namesKind(lower, i.item))
+    // `Rice: rinse, soak`: what stands under that heading in the list.
+    const label = mention.goesOn || mention.uses.length ? undefined : mention.label
+    if (label && !IT.test(lower)) {
+      const words = namesOf(label).join(' ')
+      const own = kept
+        .unnamed(fresh)
+        .filter((i) => i.group && namesOf(i.group).join(' ') === words && !isLiquid(i.item))
+      if (own.length === 1) fresh.push(own[0]!.id)
+    }
+    const kinds = this.kindsIn(taking)
+    const ofKind = kept.unnamed(fresh).filter((i) => namesKind(kinds, i.item))
     fresh.push(...ofKind.map((i) => i.id))
+  }
+
+  /** The words of a step without those by which it names an ingredient: `the 2 tbsp rice` is no kind. */
+  private kindsIn({ mention, lower }: Taking): string {
+    const named = mention.uses.flatMap((id) => namesOf(this.kept.item(id)))
+    return KIND_WORDS.filter((k) => named.includes(k)).reduce(
+      (out, k) => out.replaceAll(k, ' '),
+      lower,
+    )
   }
 
   /** What `it` means, and things made before that are spoken of by name: `the sauce`, `each jar`. */
@@ -174,6 +238,9 @@ export class Sourcing {
       const thread = this.madeAs(name, mention, found)
       if (thread) found.add(thread)
     }
+    // `Tip into the dal`: by the heading of its ingredients.
+    for (const t of kept.open)
+      if (!found.has(t) && kept.headingOf(t).some((n) => into(n).test(lower))) found.add(t)
     const box = SPOKEN_OF.exec(lower)?.[1]
     const boxed = box === undefined ? undefined : kept.latest((t) => t.names.has(box))
     if (boxed) found.add(boxed)
@@ -214,9 +281,35 @@ export class Sourcing {
       threads.forEach((t) => t && found.add(t))
     if (/^carve\b/.test(lower) && !found.size) add([open.findLast((t) => kept.hasMeat(t))])
     if (SERVES.test(lower) || SERVES.test(mention.verb)) add(open)
-    if (/\bboth\b/.test(lower) && found.size < 2) add(open.slice(-2))
+    if (/\bboth\b/.test(lower) && found.size < 2)
+      add(
+        mention.goesOn && kept.current && kept.current.items.size > 1
+          ? [kept.current]
+          : open.slice(-2),
+      )
     if (/\beverything\b/.test(lower) && !fresh.length)
       add(['cool', 'rest'].includes(mention.work) ? open : [kept.current])
+  }
+
+  /** `Wrap one of them`, `bake the other`, `pour the liquid into a pan`: a part of what there was. */
+  private takePart({ mention, lower, found, fresh }: Taking): void {
+    const { kept } = this
+    const { current } = kept
+    if (OTHER_ONE.test(lower) || OTHER_LABEL.test(mention.label ?? '')) {
+      const here = mention.goesOn ? undefined : kept.otherPart(mention)
+      if (here && (!found.size || (current && found.has(current)))) {
+        found.clear()
+        found.add(here)
+      }
+    } else if ((ONE_OF.test(lower) || ONE_LABEL.test(mention.label ?? '')) && !mention.goesOn) {
+      if (current && !fresh.length) current.divided = current.last
+    }
+    const liquor = THE_LIQUOR.exec(lower)?.[1]
+    if (liquor === undefined || mention.uses.length) return
+    const holder =
+      kept.latest((t) => t.names.has(liquor)) ?? (current?.parted ? current : undefined)
+    if (!holder) return
+    found.add(holder.parted ? kept.withoutMeat(holder) : holder)
   }
 
   /** What a step goes on from, or what goes along with the food that it names. */
@@ -227,7 +320,8 @@ export class Sourcing {
     const pan = current?.lifted ? usedLast.get(current.where.vessel ?? '') : undefined
     const intoPan =
       fresh.length > 0 && !found.size && !order.length && !anew && !mention.vessels.length
-    if (pan !== undefined && intoPan && HOB.has(mention.work)) order.push(pan)
+    const puts = HOB.has(mention.work) || /^(?:add|melt|put|pour|tip|throw)\b/.test(lower)
+    if (pan !== undefined && intoPan && puts) order.push(pan)
     if (!found.size && !order.length && !after.length) {
       const on = this.goesOnFrom(mention, lower, fresh, anew)
       if (on) found.add(on)
@@ -243,8 +337,9 @@ export class Sourcing {
     if (SECOND.test(lower)) return undefined
     const m = KNOWN_VESSEL.exec(lower)
     if (!m && !/\bin what is left\b/.test(lower)) return undefined
+    if (mention.vessels.some((k) => this.kept.prepared.has(k))) return undefined
     const kinds = mention.vessels.length
-      ? mention.vessels
+      ? mention.vessels.map((k) => (k === 'tin' && this.kept.isRoasting() ? 'tray' : k))
       : ['frying-pan', 'pot', 'tray', 'oven-dish', 'pressure-cooker']
     const open = this.kept.all.filter(
       (t) => !t.closed && t.where.vessel !== undefined && kinds.includes(t.where.vessel),
@@ -272,11 +367,14 @@ export class Sourcing {
       )
       if (!into.test(mention.text.toLowerCase())) return undefined
       // A stew or a sauce is what most has gone into.
-      if (DISHES.has(name))
-        return apart.reduce<Thread | undefined>(
+      if (DISHES.has(name)) {
+        const most = apart.reduce<Thread | undefined>(
           (a, b) => (a && a.items.size > b.items.size ? a : b),
           undefined,
         )
+        most?.names.add(name)
+        return most
+      }
       return apart.findLast((t) => t.names.size === 0)
     }
     if (
@@ -297,10 +395,13 @@ export class Sourcing {
   /** `Fluff it up`, `turn the salmon in it`: what was worked on last. */
   private speaksOfIt(lower: string, mention: Mention): boolean {
     if (mention.meanwhile) return false
-    if (/\beach (?:batch|panful|lot|one|piece|cake|ball|round)\b/.test(lower)) return true
+    if (/\beach (?:batch|panful|lot|one|piece|cake|ball|round)\b/.test(lower))
+      return !productsIn(inputOf(lower, mention.work)).some((n) =>
+        this.kept.latest((t) => t.names.has(n)),
+      )
     if (/\b(?:i|you|we) [a-z]+ (?:it|them)\b/.test(lower)) return true
     if (
-      /^(?:arrange|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|out(?=[,.;]| and|$))\b(?! top)/.test(
+      /^(?:arrange|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
         lower,
       )
     )
@@ -319,6 +420,11 @@ export class Sourcing {
     found: Set<Thread>,
     fresh: string[],
   ): Thread | undefined {
+    const under = LAID_OVER.test(lower) && !fresh.length && found.size < 2
+    if (under && this.kept.current) {
+      found.add(this.kept.current)
+      return this.kept.open.findLast((t) => t !== this.kept.current && IN_SHAPE.has(dishOf(t)))
+    }
     const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
     if (!spread && !/\b(?:on top|over (?:the top|everything|it|them)|on it|all over)\b/.test(lower))
       return undefined
@@ -344,14 +450,20 @@ export class Sourcing {
         return this.kept.open.filter((t) => t !== current).at(-1) ?? undefined
       return current
     }
-    const turned = current.section !== mention.section && labelNames(mention.label).length > 0
+    const ofOther = (id: string) => !this.kept.sharesHeading(id, current)
+    const turned =
+      current.section !== mention.section &&
+      (labelNames(mention.label).length > 0 || fresh.every(ofOther))
     if (anew || SECOND.test(lower) || turned) return undefined
     const head = lower.replace(/[,;].*$/, '')
+    // `Mix with the flour and the yeast`: what was there is mixed with them.
+    if (/^(?:mix|combine|blend|beat|stir|toss|whisk) with\b/.test(lower)) return current
     if (
       /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) (?:in|through))\b/.test(
         lower,
       ) ||
       /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b/.test(lower) ||
+      /^(?:tear|crumble|grate|shave|crack|break|lay|ladle|spoon|pour|squeeze) over\b/.test(lower) ||
       /^(?:lower|reduce|raise|turn|take)\b[^,;]*\b(?:heat|down|up|off)\b[^,;]*(?:, | and |, then )(?:add|stir|pour|tip|fold|whisk)\b/.test(
         lower,
       )
@@ -441,7 +553,7 @@ export class Sourcing {
     const target = /\b(?:in|into|to|over|onto|on|among|with|through)\s+(?:the|your)\s+(.+)$/.exec(
       lower,
     )?.[1]
-    if (target) {
+    if (target && !/^[a-z]+ in the\b/.test(lower)) {
       const words = new Set(namesOf(target))
       const named = list.find(
         (t) =>
@@ -451,6 +563,7 @@ export class Sourcing {
       )
       if (named) return named
     }
+    if (LAID_OVER.test(lower)) return list.find((t) => t !== this.kept.current)
     if (/\b(?:over|among|on|onto) (?:everything|it|them|top)\b/.test(lower))
       return list.reduce((a, b) => (this.spokenAt(lower, b) < this.spokenAt(lower, a) ? b : a))
     if (

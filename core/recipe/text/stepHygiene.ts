@@ -15,11 +15,15 @@ const HANDS = new Set<WorkKind>([
   'blend',
   'measure',
 ])
+/** Laid there by hand. */
+const OVER_FIRE = new Set<WorkKind>(['grill', 'bake'])
 const PUTS =
   /^(?:add|put|lay|place|lift|arrange|return|tip|drop|lower|slide|nestle|press|dip|turn|sit|stand|spread)\b/i
 
 /** What a step finds and takes: whether anything raw or cooked is in it, and what is new. */
 export interface Handled {
+  /** It lies in a pan, a dish or on a tray already. */
+  inVessel: boolean
   raw: boolean
   cooked: boolean
   fresh: readonly string[]
@@ -30,7 +34,7 @@ export interface Handled {
 export function hygieneOf(
   text: string,
   work: WorkKind,
-  { raw, cooked, fresh, items }: Handled,
+  { raw, cooked, fresh, items, inVessel }: Handled,
 ): 'raw' | 'ready' | 'produce' | 'neutral' {
   if (raw) {
     const flesh = items.some((i) => isMeat(i) || isFish(i))
@@ -39,7 +43,11 @@ export function hygieneOf(
       !flesh &&
       (work === 'boil' || work === 'simmer' || work === 'cool') &&
       !/\bcrack|poach/i.test(text)
-    const touched = HANDS.has(work) || fresh.some(isRaw) || PUTS.test(text)
+    const touched =
+      HANDS.has(work) ||
+      fresh.some(isRaw) ||
+      PUTS.test(text) ||
+      (flesh && !inVessel && OVER_FIRE.has(work))
     if (touched && !inShell) return 'raw'
   }
   switch (work) {

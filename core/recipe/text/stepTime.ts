@@ -56,6 +56,7 @@ export function timeOf(
   uses: string[],
   ingredients: readonly IngredientRead[],
   doubts: string[],
+  pieces?: number,
 ): { minutes: [number, number]; stated: boolean; goes?: number } {
   const all = durationsIn(text)
   const weight = all.find((d) => d.kind === 'perWeight')
@@ -75,13 +76,16 @@ export function timeOf(
     }
     if (first.open === 'least') doubts.push('only the least time is stated')
     if (first.open === 'most') doubts.push('only the most time is stated')
-    const goes = goesIn(text, uses, ingredients)
+    const goes = goesIn(text, uses, ingredients, pieces)
     return goes > 1
       ? { minutes: [goes * least, goes * most], stated: true, goes }
       : { minutes: [least, most], stated: true }
   }
   const ahead = all.find((d) => d.kind === 'moment')
   if (ahead && work === 'rest' && /\bout of the (?:fridge|refrigerator|freezer)\b/i.test(text))
+    return { minutes: [ahead.least, ahead.most], stated: true }
+  // `Steam the beans over them for the last 5 minutes`: as long as they take.
+  if (ahead && COOKS_ALONG.test(plain(text)))
     return { minutes: [ahead.least, ahead.most], stated: true }
   const [least, most] = GUESS[work]
   const things = Math.max(1, uses.length)
@@ -90,11 +94,19 @@ export function timeOf(
   return { minutes: [Math.round(least * factor), Math.round(most * factor)], stated: false }
 }
 
+const COOKS_ALONG =
+  /^(?:steam|boil|cook|fry|roast|bake|simmer|add)\b[^,;]*\bfor the (?:last|final) \d/
+
 /** In how many goes something is done, where the time is that of each: `in 3 batches, 9 minutes a batch`. */
-function goesIn(text: string, uses: string[], ingredients: readonly IngredientRead[]): number {
+function goesIn(
+  text: string,
+  uses: string[],
+  ingredients: readonly IngredientRead[],
+  divided: number | undefined,
+): number {
   const line = plain(text)
   const each =
-    /\b(?:minutes?|mins?|min|m|seconds?|secs?|hours?|hrs?)\.?\s*(?:each|apiece|(?:per|a|for each|for every|each) (?:batch|panful|lot|load|go|round|tray|pan|side|one|portion|pancake|piece))\b/.test(
+    /\b(?:minutes?|mins?|min|m|seconds?|secs?|hours?|hrs?)\.?\s*(?:each|apiece|(?:per|a|for each|for every|on each|each) (?:batch|panful|lot|load|go|round|tray|pan|side|one|portion|pancake|piece))\b/.test(
       line,
     ) || /\b(?:each|every|a|per) (?:batch|panful|lot|load|go|round)\b[^.;]*\d/.test(line)
   const batches =
@@ -104,9 +116,9 @@ function goesIn(text: string, uses: string[], ingredients: readonly IngredientRe
   if (batches && each) return batches.startsWith('a') ? 2 : Number(batches)
   const atATime = /\b(?:(1|2|3|4|5|6|a few) at a time|1 by 1|singly)\b/.exec(line)
   if (!atATime || !each) return 1
-  const many = /(?:^|, then )(?:[a-z]+ )+?(\d+) /.exec(line)?.[1]
+  const many = /(?:^|, then )(?:[a-z]+ )+?(\d+) (?!at a time)/.exec(line)?.[1]
   const counted = ingredients.find((i) => uses.includes(i.id) && i.unit === 'piece' && i.amount > 1)
-  const pieces = many === undefined ? (counted?.amount ?? 1) : Number(many)
+  const pieces = many === undefined ? (counted?.amount ?? divided ?? 1) : Number(many)
   return Math.max(1, Math.ceil(pieces / Number(atATime[1]?.replace('a few', '3') ?? 1)))
 }
 

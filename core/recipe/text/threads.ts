@@ -2,6 +2,7 @@ import type { WorkKind } from '../work'
 import type { Whereabouts } from './equipment'
 import { isMeat, isRaw } from './foods'
 import { namesOf, singular, type IngredientRead } from './ingredientLine'
+import { plain } from './plain'
 import {
   bareOf,
   isReserved,
@@ -32,6 +33,8 @@ export interface Thread {
   divided: number | undefined
   /** More than one thing is apart in it: meat lifted out, and what it cooked in. */
   parted: boolean
+  /** Into how many pieces it was divided. */
+  pieces?: number
 }
 
 /** What a step says, as far as it tells which food it is about. */
@@ -69,9 +72,14 @@ export const SERVES = /^(?:serve|eat|dish up|plate)\b|^to serve\b/
 const LIFTS =
   /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
 const PARTS =
-  /\b(?:reserve|reserving|keep(?:ing)? back|save|transfer|lift|strain|separate|scoop|slotted spoon)\b/
+  /\b(?:reserve|reserving|keep(?:ing)? back|save|transfer|lift|strain|separate|scoop|slotted spoon)\b|\b(?:take|fish|remove)\b[^.;]*\b(?:out|from)\b/
 const DIVIDES =
   /\b(?:divide|split|share)\b[^.;]*\b(?:into|between|in) (?:\w+ )?(?:2|3|4|5|6|halves|half|thirds|quarters|two|three|four|five|six)\b/
+/** Names for what meat was cooked in. */
+export const LIQUOR = ['stock', 'broth', 'liquor', 'liquid']
+const IN_LIQUID = new Set<WorkKind>(['simmer', 'boil', 'slow', 'pressure'])
+const PIECES =
+  /\b(?:divide|cut|split|shape|form|roll)\b[^.;]*?\b(?:in)?to (?:about )?(\d+)\b(?! ?(?:cm|mm|inch|min))/
 export const WATER =
   /\b(?:bring|boil|heat|fill|put)\b[^.;]*\b(?:pan|pot|saucepan|kettle)\b[^.;]*\bwater\b|\b(?:bring|boil)\b[^.;]*\bwater\b[^.;]*\bboil\b/
 export const ICE = /\b(?:fill|prepare|set up|have|make)\b[^.;]*\b(?:ice|iced)\b/
@@ -90,11 +98,18 @@ export class Threads {
   readonly parted = new Set<string>()
   readonly named = new Set<string>()
   section = -1
+  /** Tins that were lined or greased, and by which step, until something goes into them. */
+  readonly prepared = new Map<string, number>()
 
   constructor(readonly ingredients: readonly IngredientRead[]) {}
 
   item(id: string): string {
     return this.ingredients.find((i) => i.id === id)!.item
+  }
+
+  /** Whether `the tin` can only be the one that something was roasted in. */
+  isRoasting(): boolean {
+    return this.usedLast.has('tray') && !this.usedLast.has('tin') && !this.prepared.has('tin')
   }
 
   isNamed(id: string): boolean {
@@ -179,6 +194,12 @@ export class Threads {
     const boxes = PUT_INTO.exec(lower)?.[1]
     if (boxes) thread.names.add(boxes.replace(/es$|s$/, '') === 'glass' ? 'glass' : singular(boxes))
     if (KEEPS_LIQUID.test(lower)) this.liquid = step
+    // What meat or bones were cooked in is a stock, where the list has none.
+    if (IN_LIQUID.has(mention.work) && this.hasMeat(thread))
+      for (const name of LIQUOR)
+        if (!this.ingredients.some((i) => namesOf(i.item).includes(name))) thread.names.add(name)
+    const pieces = PIECES.exec(plain(lower))
+    if (pieces) thread.pieces = Number(pieces[1])
     if (DIVIDES.test(lower)) thread.divided = step
     if (/\b(?:carve|pull|strip|shred|bone|pick|joint)\b/.test(lower) && this.hasMeat(thread))
       this.boned = step
@@ -231,6 +252,22 @@ export class Threads {
     this.current = part
   }
 
+  /** Food of which one part goes another way than the other: `wrap one`, and later `bake the other`. */
+  otherPart(mention: Mention): Thread | undefined {
+    const divided = this.all.findLast((t) => t.divided !== undefined)
+    if (!divided) return undefined
+    this.turnTo(mention)
+    return this.current
+  }
+
+  /** The liquor without the meat that lies beside it. */
+  withoutMeat(holder: Thread): Thread {
+    const meat = [...holder.items].filter((id) => isMeat(this.item(id)))
+    if (!meat.length || meat.length === holder.items.size) return holder
+    this.partOf(holder, meat)
+    return holder
+  }
+
   /** What is spoken of, of food that has come apart: the meat without what it was cooked in. */
   partOf(holder: Thread, uses: readonly string[]): Thread {
     const spoken = uses.filter((id) => holder.items.has(id))
@@ -275,9 +312,27 @@ export class Threads {
 
   /** By which headings of the list of ingredients all that is in it stands together. */
   groupNames(thread: Thread): string[] {
+    const heading = this.commonHeading(thread)
+    return heading === undefined ? [] : productsIn(heading)
+  }
+
+  /** Whether something in it stands under the same heading of the list, or there are none. */
+  sharesHeading(id: string, thread: Thread): boolean {
+    const heading = (x: string) => this.ingredients.find((i) => i.id === x)!.group
+    const own = heading(id)
+    return own === undefined || [...thread.items].some((x) => heading(x) === own)
+  }
+
+  /** Words of that heading, for what is cooked already: `the dal`. */
+  headingOf(thread: Thread): string[] {
+    const heading = thread.cooked ? this.commonHeading(thread) : undefined
+    return heading === undefined ? [] : namesOf(heading)
+  }
+
+  private commonHeading(thread: Thread): string | undefined {
     const groups = [...thread.items].map((id) => this.ingredients.find((i) => i.id === id)!.group)
     const [first] = groups
-    return first !== undefined && groups.every((g) => g === first) ? productsIn(first) : []
+    return first !== undefined && groups.every((g) => g === first) ? first : undefined
   }
 
   /** Whether a step has raw meat, fish or egg in it. */

@@ -1,4 +1,4 @@
-import { namesOf, type IngredientRead } from './ingredientLine'
+import { foodWords, namesOf, type IngredientRead } from './ingredientLine'
 
 /** Eggs that are separated are two things from then on. */
 export const apart = (listed: readonly IngredientRead[], method: string): IngredientRead[] =>
@@ -17,7 +17,7 @@ const MADE_FROM =
 
 /** Ids of the ingredients whose names stand in a text. */
 export function usedIn(text: string, ingredients: readonly IngredientRead[]): string[] {
-  const list = namesOf(text)
+  const list = foodWords(text)
   const words = new Set(list)
   const names = new Map(ingredients.map((i) => [i.id, namesOf(i.item)]))
   // A word that several ingredients share tells none of them apart, unless it is all there is.

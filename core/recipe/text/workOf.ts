@@ -49,7 +49,7 @@ export function workOf(
     case 'toast':
     case 'crisp':
     case 'dry':
-      return named.includes('oven') ? 'bake' : work
+      return named.includes('oven') || named.includes('tray') ? 'bake' : work
     case 'braise':
     case 'stew':
     case 'poach':
@@ -80,6 +80,11 @@ export function workOf(
         : 'mix'
     case 'steam':
       return /\b(?:leave|let|allow)\b/.test(text) ? 'rest' : work
+    case 'chill':
+    case 'refrigerate':
+      return /^\w+ (?:for )?up to\b/.test(text) && durationsIn(text).some((d) => d.kind === 'keeps')
+        ? 'pack'
+        : work
     case 'freeze':
       return spans.length || /\bon (?:a|the) tray\b|\buntil (?:hard|firm|solid)\b/.test(text)
         ? 'chill'
@@ -110,6 +115,7 @@ export function workOf(
   }
 }
 
+const IN_OVEN = new Set<string | undefined>(['tray', 'oven-dish', 'tin'])
 const COOK = /^(?:cook|heat|warm|reheat|reduce down|bubble|thicken)$/
 const INTO_TIN =
   /\b(?:in|into|over|onto) (?:a|the|an) (?:[a-z-]+ ){0,3}(?:tin|dish|tray|pan|base)\b/
@@ -131,6 +137,10 @@ function cookedHow(
   if (at('pressure-cooker') && !where.opened) return 'pressure'
   if (at('air-fryer') || inFryer(text, named, where)) return 'bake'
   if (at('rice-cooker')) return 'simmer'
+  // `Turn the oven down, cover and cook for 6 hours`: in the tin that it is in.
+  const inOven = where.heated === 'bake' && IN_OVEN.has(where.vessel ?? where.dish)
+  const onFire = /\b(?:hob|heat|flame|burner|ring)\b/.test(text)
+  if (inOven && !onFire && !named.some((k) => VESSELS.has(k) && !IN_OVEN.has(k))) return 'bake'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
   if (PASTA.test(about) || /\bboiling (?:salted )?water\b/.test(about)) return 'boil'
