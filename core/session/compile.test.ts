@@ -15,7 +15,7 @@ function problemOf(change: Partial<Session> = {}) {
   if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
   return reading.value
 }
-const only = (recipe: string, batches: number) => ({ dishes: [{ recipe, batches }] })
+const alone = (recipe: string, batches: number) => ({ dishes: [{ recipe, batches }] })
 const handsOf = (c: ReturnType<typeof problemOf>, step: string) =>
   c.problem.activities
     .filter((a) => c.cards[a.id]!.step === step)
@@ -56,12 +56,12 @@ describe('compileSession, on the demo session', () => {
 describe('compileSession', () => {
   it('browns in panfuls of the largest pan, evenly, in a pan that takes them', () => {
     // 24 pieces a batch; a 30 cm pan takes floor(14 * (30/28)^2) = 16: one and a half panfuls.
-    const one = problemOf(only('braised-pork', 1))
+    const one = problemOf(alone('braised-pork', 1))
     const brown = one.problem.activities.filter((a) => one.cards[a.id]!.step === 'brown')
     expect(brown).toHaveLength(2)
     // 12 pieces each also fit a 26 cm pan, which takes floor(14 * (26/28)^2) = 12.
     expect(brown[0]!.modes[0]!.needs.find((n) => n.kind === 'frying-pan')!.minSize).toBe(26)
-    expect(handsOf(problemOf(only('braised-pork', 2)), 'brown')).toHaveLength(3)
+    expect(handsOf(problemOf(alone('braised-pork', 2)), 'brown')).toHaveLength(3)
   })
 
   it('blends with whichever blender the kitchen has', () => {
@@ -75,7 +75,7 @@ describe('compileSession', () => {
     const soup = demoRecipes.find((r) =>
       r.steps.some((s) => s.ways.every((w) => w.on.some((o) => o.kind === 'blender'))),
     )!
-    const session = { ...demoSession, ...only(soup.id, 1) }
+    const session = { ...demoSession, ...alone(soup.id, 1) }
     const of = (kinds: string[]) =>
       compileSession({ session, kitchen: kitchenWith(kinds), recipes: demoRecipes })
     expect(of(['stick-blender']).ok).toBe(true)
@@ -95,7 +95,7 @@ describe('compileSession', () => {
       ),
     }
     const reading = compileSession({
-      session: { ...demoSession, ...only(rice.id, 1) },
+      session: { ...demoSession, ...alone(rice.id, 1) },
       kitchen: demoKitchen,
       recipes: demoRecipes.map((r) => (r === rice ? recipe : r)),
     })
@@ -111,12 +111,12 @@ describe('compileSession', () => {
 
   it('scales cutting with the batches, in pieces of a few minutes, and an oven not at all', () => {
     const sum = (list: number[]) => list.reduce((a, b) => a + b, 0)
-    const one = handsOf(problemOf(only('squash-soup', 1)), 'cut')
-    const two = handsOf(problemOf(only('squash-soup', 2)), 'cut')
+    const one = handsOf(problemOf(alone('squash-soup', 1)), 'cut')
+    const two = handsOf(problemOf(alone('squash-soup', 2)), 'cut')
     expect(sum(two)).toBeGreaterThan(sum(one))
     expect(Math.max(...two)).toBeLessThanOrEqual(360 * 1.3)
     const bake = (batches: number) => {
-      const c = problemOf(only('fish-pie', batches))
+      const c = problemOf(alone('fish-pie', batches))
       return c.problem.activities.find((a) => a.id.startsWith('fish-pie.bake'))!.modes[0]!.phases[1]
     }
     expect(bake(1)).toEqual(bake(2))
@@ -151,7 +151,7 @@ describe('compileSession', () => {
   })
 
   it('gives amounts for the batches of this session', () => {
-    const c = problemOf(only('squash-soup', 2))
+    const c = problemOf(alone('squash-soup', 2))
     expect(c.cards['squash-soup.simmer']!.uses).toEqual(['400 g red lentils', '2.4 l stock'])
   })
 
@@ -159,15 +159,15 @@ describe('compileSession', () => {
     ['no dish', { dishes: [] }, /no dish is chosen/],
     ['no cook', { cooks: [] }, /nobody cooks/],
     ['a stranger', { cooks: ['zoe'] }, /"zoe" is nobody of this kitchen.*runa \| teo \| ivo/],
-    ['an unknown recipe', only('moon-cheese', 1), /no recipe "moon-cheese"/],
+    ['an unknown recipe', alone('moon-cheese', 1), /no recipe "moon-cheese"/],
     [
       'a pot too small',
-      only('squash-soup', 4),
+      alone('squash-soup', 4),
       /pot of 10.4 litres, the largest holds 9.*up to 3 batches/,
     ],
     [
       'a fridge too full',
-      only('bean-bake', 6),
+      alone('bean-bake', 6),
       /fridge has 12 litres free, this session fills 14.4/,
     ],
   ]

@@ -34,7 +34,8 @@ export function addFoodFlow(
     const own = of(step.id)
     relations.push(...inTurn(step, own))
     for (const wait of step.after) {
-      const link = links.get(`${wait.step} ${step.id}`)
+      const known = links.get(`${wait.step} ${step.id}`)
+      const link = known?.usual ? withRoom(known, recipe, of, seconds) : known
       relations.push(...waitsOf(of(wait.step), own[0]!, wait, link, seconds))
       if (link)
         waits.push({
@@ -86,6 +87,36 @@ export function addFoodFlow(
       })),
     })
   return waits
+}
+
+/** A usual longest wait, stretched where the recipe itself has other work of its own in between. */
+function withRoom(
+  link: FoodLink,
+  recipe: Recipe,
+  of: (step: string) => string[],
+  seconds: (id: string) => number,
+): FoodLink {
+  const byId = new Map(recipe.steps.map((s) => [s.id, s]))
+  const known = new Map<string, number>()
+  /** Least seconds from the end of the link's first step to the start of another; -1: it waits for none of it. */
+  const since = (id: string): number => {
+    const found = known.get(id)
+    if (found !== undefined) return found
+    const sums = byId.get(id)!.after.flatMap((a) => {
+      const lag = minute(a.least ?? 0)
+      if (a.step === link.from) return id === link.to ? [] : [lag]
+      if (!byId.has(a.step)) return []
+      const before = since(a.step)
+      return before < 0 ? [] : [before + lag + of(a.step).reduce((n, x) => n + seconds(x), 0)]
+    })
+    const least = Math.max(-1, ...sums)
+    known.set(id, least)
+    return least
+  }
+  const own = since(link.to)
+  return link.most !== undefined && own > minute(link.most)
+    ? { ...link, most: (own + ROOM) / 60 }
+    : link
 }
 
 /** Turns of one step are alike: they begin in their order, and soon after each other where food waits. */

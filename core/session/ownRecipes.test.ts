@@ -44,6 +44,28 @@ describe('a cook’s own recipes in a ready kitchen', () => {
     }
   })
 
+  it('plan where the dish itself keeps browned meat waiting longer than is usual', () => {
+    const shanks = recipeSchema.parse(
+      plannable(
+        readRecipeText(
+          'Lamb shanks\nServes 4\n\nIngredients\n4 lamb shanks\n2 onions\n500 ml red wine\n\nMethod\nBrown the lamb in a heavy casserole for 10 minutes. Lift it out. Soften the onions in the same pot for 15 minutes. Add the wine and simmer for 15 minutes. Return the lamb and braise in the oven at 150 °C for 3 hours.',
+        ),
+        'shanks',
+        'Sh',
+      ),
+    )
+    const reading = compileSession({
+      session: session(['shanks']),
+      kitchen: everything,
+      recipes: [shanks],
+    })
+    if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+    const plan = solve(reading.value.problem, { iterations: 30 })
+    expect(plan.status).not.toBe('infeasible')
+    const at = (verb: string) => plan.activities.find((a) => a.id.includes(verb))!
+    expect(at('braise').start - at('brown').end).toBeGreaterThanOrEqual(30 * 60)
+  })
+
   it('plan together, six at a time', () => {
     const reading = compileSession({
       session: session(recipes.slice(0, 6).map((r) => r.id)),

@@ -91,6 +91,19 @@ describe('how long food may stand', () => {
     expect(lotsOf(recipe).get('simmer')).toMatchObject({ part: false, cooked: true, hot: true })
   })
 
+  it('lies on a plate, out of a pan that something else is fried in', () => {
+    const recipe = told(
+      'Brown the lamb in a large pot for 10 minutes. Lift it out. Soften the onions in the same pot for 12 minutes. Return the lamb and simmer for 2 hours.',
+      '4 lamb shanks\n2 onions',
+    )
+    const [first] = recipe.steps.filter((s) => s.work === 'brown')
+    const last = recipe.steps.at(-1)!
+    expect(last.after.map((a) => a.step)).toContain(first!.id)
+    // It is browned meat that waits, not food in a pan on the heat.
+    expect(link(recipe, first!.id, last.id).usual!.most).toBe(20)
+    expect(run(recipe, 'pot').takers).toEqual([])
+  })
+
   it('lets cut vegetables and rested food stand as long as one likes', () => {
     const recipe = told('Chop the carrots. Boil the carrots for 8 minutes.', '3 carrots')
     expect(link(recipe, 'chop', 'boil').most).toBeUndefined()

@@ -23,8 +23,9 @@ const ROOM = 10
 export function foodLinks(recipe: Recipe): FoodLink[] {
   const lots = lotsOf(recipe)
   const runs = vesselRuns(recipe)
+  // With others in between it was lifted out for them.
   const together = (a: string, b: string) =>
-    runs.some((r) => r.steps.includes(a) && r.steps.includes(b))
+    runs.some((r) => r.steps.includes(a) && r.steps.indexOf(b) === r.steps.indexOf(a) + 1)
   const byId = new Map(recipe.steps.map((s) => [s.id, s]))
   return recipe.steps.flatMap((step) =>
     step.after.flatMap((wait): FoodLink[] => {

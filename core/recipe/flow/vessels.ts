@@ -109,6 +109,11 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
       const main = inputs.filter((i) => i.food && i.inside).at(-1)?.from
       into = [...new Set(inputs.filter((i) => i.from === main).map((i) => i.run))]
     }
+    // A pan of which only the place is taken over was emptied for it: what it held lies on a plate.
+    for (const { run, food } of inputs)
+      if (!food && into.includes(run))
+        for (const places of lying.values())
+          for (const place of places) if (place.run === run) place.inside = false
     for (const run of into) run.steps.push(step.id)
     for (const { run, food, inside } of inputs)
       if (food && inside && !into.includes(run) && !run.takers.includes(step.id))

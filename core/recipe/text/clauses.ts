@@ -74,7 +74,7 @@ const STRONG = new Set(
 export function clausesOf(sentence: string, foods: ReadonlySet<string> = NO_FOODS): Clause[] {
   const lower = sentence
     .toLowerCase()
-    .replace(WHILE_YOU, (_, lead: string, who: string) => `${lead},${who}`)
+    .replace(WHILE_YOU, (_, lead: string, who: string | undefined) => `${lead},${who ?? ''}`)
   const words: Word[] = [...lower.matchAll(/[a-zà-ÿ]+(?:-[a-zà-ÿ]+)*/g)].map((m) => ({
     word: m[0],
     at: m.index,
@@ -171,7 +171,7 @@ const NO_FOODS: ReadonlySet<string> = new Set()
 
 /** `Let them sweat for five minutes`: what is let happen is the work. */
 const LETS =
-  /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|blip|putter|tick over|evaporate|simmer|boil|brown|melt|bake|poach|steam|thicken|stew)\b/
+  /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|blip|putter|tick over|evaporate|simmer|boil|reduce|brown|melt|bake|poach|steam|thicken|stew)\b/
 
 /** `LOW 10 hrs`: the dial of a slow cooker. */
 const SLOW = /\b(?:low|high)\b(?! heat)[^.;]*\b\d+(?:\s*-\s*\d+)?\s*(?:hours?|hrs?|h)\b/i

@@ -89,6 +89,11 @@ function kindOf(
   }
   // `2 minutes less than the packet says`: how long that is stands elsewhere.
   if (/^\s*(?:less|more|longer|shorter|fewer) than\b/.test(after)) return { kind: 'moment' }
+  if (
+    /\bthe (?:next|coming|whole)\s*$/.test(before) &&
+    /\b(?:day|week|month)/.test(line.slice(at, end))
+  )
+    return { kind: 'keeps' }
   if (/\bevery\s*(?:other\s*)?(?:about\s*)?$/.test(before)) return { kind: 'every' }
   if (/\b(?:within|no more than|not more than)\s*$/.test(before) && /\bwithin\s*$/.test(before))
     return { kind: 'within' }

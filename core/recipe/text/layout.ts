@@ -131,7 +131,13 @@ export function layoutOf(text: string): Layout {
   lines.forEach((l, i) => {
     if (l === END || (!l && !spaced && under > 0)) group = undefined
     if (kind[i] !== 'ingredient' || !l || l === END) return
-    if (isMarked(l) || isCapitals(l) || isHeading(l) || GROUP.test(l.replace(/:$/, ''))) {
+    if (
+      isMarked(l) ||
+      isCapitals(l) ||
+      isHeading(l) ||
+      isTitled(lines, i) ||
+      GROUP.test(l.replace(/:$/, ''))
+    ) {
       group = l.replace(/^#+\s*|:$/g, '')
       under = 0
     } else {
@@ -178,6 +184,13 @@ function isListLine(line: string): boolean {
     items.filter((p) => AMOUNT_FIRST.test(plain(p))).length * 2 >= items.length
   )
 }
+/** `White sauce`: a heading by standing over amounts, behind an empty line. */
+const isTitled = (lines: readonly string[], i: number) =>
+  i > 0 &&
+  (!lines[i - 1] || looksLikeMeta(lines[i - 1]!)) &&
+  /^[A-Z][A-Za-z&' -]{2,30}$/.test(lines[i]!) &&
+  /^[-*•]?\s*\d/.test(plain(lines[i + 1] ?? '')) &&
+  !/^(?:method|directions|instructions|preparation|steps|ingredients)\b/i.test(lines[i]!)
 /** `OATS`: a heading by its letters. */
 const isCapitals = (line: string) => /^[A-Z][A-Z &'’-]{2,30}:?$/.test(line)
 const LABELLED = /^(?:for|to) [a-z ]{3,40}:\s*(?=\d|half\b|an? )/i
@@ -204,6 +217,10 @@ function unfolded(text: string): string[] {
       /^((?:the )?(?:ingredients|you(?:'ll)? need|method|directions|instructions|preparation|steps))\s*:\s*(\S.*)$/i.exec(
         l,
       )
+    const parts = (m ? m[2]! : l)
+      .split(/[;.]\s+(?=(?:and )?for the [a-z ]{3,25}? \d)/i)
+      .map((p, i) => (i ? p.replace(/^(?:and )?(for the [a-z ]{3,25}?) (?=\d)/i, '$1: ') : p))
+    if (parts.length > 1) return [...(m ? [`${m[1]}:`] : []), ...parts.flatMap(severalIn)]
     return m ? [`${m[1]}:`, m[2]!] : severalIn(l)
   })
   const first = lines.findIndex(Boolean)
@@ -329,8 +346,18 @@ function itemsOf(line: string): string[] {
     clausesOf(part).length > 0 && (part.split(/\s+/).length > 6 || durationsIn(part).length > 0)
   if (!several || parts.some(told)) return [line]
   // What has no amount stands at the end of the list: `…, 75 g suet, water`.
-  return listed ? parts.flatMap((c) => c.split(/,\s*/)) : parts
+  if (listed) return parts.flatMap((c) => c.split(/,\s*/))
+  return parts.length > 2 ? parts.flatMap(withoutAmounts) : parts
 }
+
+/** `100 g feta, spring onions`: two things, where the second is no way of preparing the first. */
+function withoutAmounts(part: string): string[] {
+  const [first, ...others] = part.split(/,\s*/)
+  const own = others.every((o) => /^[a-z][a-z ]{2,24}$/.test(o) && !PREPARED.test(o))
+  return own ? [first!, ...others] : [part]
+}
+const PREPARED =
+  /(?:ed|en|ly|torn|cut|ground|shredded)\b|\b(?:to|for|in|into|at|plus|or|and|each|skin|bone|extra|if)\b/
 
 /** Without headings: short lines that begin with an amount, then sentences with commands. */
 function splitByLook(
@@ -361,8 +388,12 @@ function splitByLook(
       seen = true
       continue
     }
-    // `Dal:` over amounts.
-    if (!inMethod && isHeading(line) && /^[-*•]?\s*\d/.test(plain(lines[i + 1] ?? ''))) {
+    // `Dal:`, `White sauce` over amounts.
+    if (
+      !inMethod &&
+      (isHeading(line) || isTitled(lines, i)) &&
+      /^[-*•]?\s*\d/.test(plain(lines[i + 1] ?? ''))
+    ) {
       kind[i] = 'ingredient'
       continue
     }

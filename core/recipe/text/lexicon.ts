@@ -73,6 +73,7 @@ export const PHRASES: [RegExp, WorkKind][] = [
     'rest',
   ],
   [/^(?:warm|heat|reheat|crisp)\b[^.;]*\bin (?:the|a) (?:[a-z]+ )?oven\b/, 'bake'],
+  [/^get (?:the |your |an? )?(?:oven|grill)\b/, 'heat'],
   [
     /\b(?:pre-?heat|heat|turn on|warm|set|switch on)\b[^.;]*\b(?:oven|grill|broiler|griddle|barbecue)\b/,
     'heat',

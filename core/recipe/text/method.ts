@@ -214,7 +214,9 @@ class Reader {
         ...step,
         uses: [...new Set(step.uses.map((u) => this.real.get(u)!))],
         after: all
-          .filter((k) => waits.get(k)!.kept || !all.some((w) => w !== k && this.leadsTo(k, w)))
+          .filter(
+            (k) => waits.get(k)!.kept || !all.some((w) => w !== k && this.implies(k, w, waits)),
+          )
           .map((k) => {
             const { food, most } = waits.get(k)!
             return {
@@ -237,9 +239,16 @@ class Reader {
     })
   }
 
-  private leadsTo(from: number, to: number): boolean {
-    return [...this.drafts[to]!.waits.keys()].some(
-      (k) => k === from || (k > from && this.leadsTo(from, k)),
+  /** Whether waiting for one step is waiting for another: where food is awaited, by way of food. */
+  private implies(from: number, to: number, waits: Draft['waits']): boolean {
+    const { food } = waits.get(from)!
+    return (!food || waits.get(to)!.food) && this.leadsTo(from, to, food)
+  }
+
+  private leadsTo(from: number, to: number, food: boolean): boolean {
+    return [...this.drafts[to]!.waits].some(
+      ([k, wait]) =>
+        (wait.food || !food) && (k === from || (k > from && this.leadsTo(from, k, food))),
     )
   }
 
@@ -288,28 +297,21 @@ class Reader {
       // `Toast the 2 tbsp rice`: that of which the list has so much.
       if (list.some(asListed)) return asListed(own)
       const alone = list.filter((i) => !list.some((o) => o !== i && head(o) === head(i)))
-      const here =
-        list.find((i) => isUnder(i, label))?.group ??
-        this.groupOf(alone) ??
-        this.groupOf(this.currentItems())
-      if (own.group !== here && same.some((o) => o.group === here)) return false
+      const under = list.find((i) => isUnder(i, label))
       // `Warm the milk and butter`: of several headings the first that is not used yet.
-      const first = list.find((i) => !this.threads.isNamed(i.id) && i.group !== undefined)
-      if (here === undefined && first && own.group !== first.group)
-        return !same.some((o) => o.group === first.group)
-      return true
+      const unused = list.find((i) => !this.threads.isNamed(i.id) && i.group !== undefined)
+      const here =
+        (under && { group: under.group }) ??
+        groupOf(alone) ??
+        groupOf(this.currentItems()) ??
+        (unused && { group: unused.group })
+      return !here || own.group === here.group || !same.some((o) => o.group === here.group)
     })
   }
 
   private currentItems(): IngredientRead[] {
     const { current } = this.threads
     return [...(current?.items ?? [])].map((x) => this.ingredients.find((i) => i.id === x)!)
-  }
-
-  /** The heading that all of them stand under, if there is one. */
-  private groupOf(items: readonly IngredientRead[]): string | undefined {
-    const [first] = items
-    return first && items.every((i) => i.group === first.group) ? first.group : undefined
   }
 
   /** Where the food of a step is: where that of its main source was, or nowhere yet. */
@@ -457,6 +459,12 @@ class Reader {
 
 const PREPARES =
   /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line) (?:and (?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
+/** The heading that all of them stand under, or that they stand under none; undefined where they differ. */
+const groupOf = (items: readonly IngredientRead[]): Pick<IngredientRead, 'group'> | undefined => {
+  const [first] = items
+  return first && items.every((i) => i.group === first.group) ? { group: first.group } : undefined
+}
+
 /** Whether a part of the method and a part of the list have the same heading. */
 const isUnder = (i: IngredientRead, label: string | undefined) => {
   if (!label || !i.group) return false
@@ -487,7 +495,7 @@ const AGAIN =
 /** What is done the evening before is left until the morning where it says no time. */
 const overnight = ({ text, label }: Mention, work: WorkKind) =>
   ['chill', 'soak', 'prove', 'rest'].includes(work) &&
-  /\b(?:night|evening|day) before\b/i.test(label ?? '') &&
+  /\b(?:night|evening|day)s? before\b/i.test(label ?? '') &&
   !durationsIn(text).length
     ? `${text} overnight`
     : text

@@ -23,7 +23,8 @@ export const isStorageNote = (text: string) =>
   )
 /** `Keep the dressing separately`: says how it is kept, and is nothing to do. */
 export const isApart = (text: string) =>
-  /^(?:keep|store)\b[^.;]*\b(?:separate(?:ly)?|apart|on its own)\b/i.test(text)
+  /^(?:keep|store)\b[^.;]*\b(?:separate(?:ly)?|apart|on its own)\b/i.test(text) ||
+  /\bkeep the [a-z]+ (?:in a separate|separate|apart)\b/i.test(text)
 
 /** Longest that anything in a kitchen is left to itself, in minutes. */
 const DAYS = 4 * 1440

@@ -76,6 +76,20 @@ export function productsIn(text: string): string[] {
   return [...new Set(words.map(singular).filter((w) => PRODUCTS.has(w)))]
 }
 
+/** The same with the word in front: `white sauce`, where there are several sauces. */
+export function fullProductsIn(text: string): string[] {
+  const words = (plain(text).match(/[a-z]+/g) ?? []).map(singular)
+  return words.flatMap((w, k) => {
+    const before = words[k - 1]
+    return PRODUCTS.has(w) && before && !PLAIN_WORDS.has(before) ? [`${before} ${w}`] : []
+  })
+}
+const PLAIN_WORDS = new Set(
+  'the a an your this that of to into in on over with and or some more rest half all each first other hot warm cold soft thick thin smooth'.split(
+    ' ',
+  ),
+)
+
 /** Names of what a text makes: `to a soft dough`, `make the sauce`, `for the filling`. */
 export function madeIn(text: string): string[] {
   const lower = plain(text)
@@ -108,10 +122,10 @@ const kindsOf = (item: string) => KIND_WORDS.filter((kind) => namesKind(kind, it
 
 /** `While that's sitting there you chop`: a comma is missing. */
 export const WHILE_YOU =
-  /^((?:while|as) (?:that|it|they|this)(?:['’]s| is|['’]re| are)? [a-z]+(?: [a-z]+)?) ((?:you|we|i) )/i
+  /^((?:while|as) (?:that|it|they|this)(?:['’]s| is|['’]re| are)? [a-z]+(?: [a-z]+)?(?= (?:you|we|i) )|(?:while|as) (?:that|it|they|this|the [a-z]+)(?:['’]s| is|['’]re| are) [a-z]+ing(?= [a-z])) ((?:you|we|i) )?/i
 /** `About half an hour before the stew is done, `. */
 const TIMED_LEAD =
-  /^(?:about |around |roughly |some )?(?:\d+(?:[.,]\d+)?|an?|half|a quarter|one|two|three|four|five|ten|fifteen|twenty|thirty|forty|forty-five)\b[a-z0-9 -]*\b(?:minutes?|hours?|min)\b[^,;]*\b(?:before|after)\b[^,;]*,\s*/i
+  /^(?:about |around |roughly |some )?(?:\d+(?:[.,]\d+)?|an?|half|a quarter|one|two|three|four|five|ten|fifteen|twenty|thirty|forty|forty-five)\b[a-z0-9 -]*\b(?:minutes?|hours?|min)\b[^,;]*\b(?:before|after)\b(?:[^,;]*,\s*| (?:it|they|the [a-z]+)(?: is| are|['’]s|['’]re) (?:ready|done|up|finished) )/i
 const LEAD =
   /^(?:(?:then|now|next|finally|lastly|first|gradually|gently|carefully|slowly|immediately|just|also|afterwards|quickly|lightly|generously|last thing|last of all|and|so|right|okay|i|you|we)\b[\s,]*)+/i
 
@@ -124,6 +138,7 @@ export const bareOf = (text: string) =>
     .replace(TIMED_LEAD, '')
     .replace(/^(?:off|away from) the heat,\s*/i, '')
     .replace(LEAD, '')
+    .replace(/\b(?:duck|goose|bacon|chicken|beef|pork|lamb) (fat|dripping)\b/gi, '$1')
     .replace(/\baccording to\b[^,;.]*/gi, ' ')
     .replace(/\b(?:until|till|so that|to serve with|making sure)\b[^,;.]*/gi, ' ')
     .replace(/\bwhile\b[^,;.]*/gi, ' ')

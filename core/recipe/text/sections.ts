@@ -10,6 +10,7 @@ export interface Section {
 const DAY =
   /^(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|on the day(?: of[a-z ]{0,20})?|the (?:night|day|evening) before|the (?:next|following) (?:day|morning)|next (?:day|morning)|in the (?:morning|evening)|day (?:\d|one|two|three)|ahead|to finish|to assemble)$/i
 const CAPITALS = /^[A-Z][A-Z0-9 '’&:,()-]{3,60}$/
+const TIMES = /\b(?:night|day|evening)s? before\b|\b(?:on the|next|following) (?:day|morning)\b/i
 /** `For the sauce: melt the butter`, `The night before: whisk`, `White sauce: melt`. */
 const LABEL = /^((?:for the |to make the |the )?[A-Za-z][A-Za-z' -]{2,38}):\s+(?=[a-zA-Z0-9])/i
 
@@ -30,8 +31,12 @@ export function sectionsOf(method: string): Section[] {
       continue
     }
     const label = LABEL.exec(bare.replace(/^\(?\d{1,2}\s*[.):]\s*/, ''))?.[1]
+    // A day stands for all that is said behind it.
+    const day = label && TIMES.test(label) ? label : undefined
     sentencesOf(line).forEach((text, i) =>
-      sections.at(-1)!.sentences.push({ text, label: i === 0 ? label : labelOf(text, line) }),
+      sections
+        .at(-1)!
+        .sentences.push({ text, label: i === 0 ? label : (labelOf(text, line) ?? day) }),
     )
   }
   return sections.filter((s) => s.sentences.length)

@@ -4,6 +4,7 @@ import { namesOf } from './ingredientLine'
 import {
   bareOf,
   beginsAnew,
+  fullProductsIn,
   KIND_WORDS,
   MADE_OF,
   madeIn,
@@ -96,6 +97,13 @@ const IN_SHAPE = new Set<string | undefined>([
 const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
 
 const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your )?${name}\\b`)
+
+/** `Put everything in a casserole`: all that has been got ready. */
+const PUT_ALL =
+  /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b/
+
+const COOKS_IN =
+  /^(?:fry|brown|sear|cook|roast|bake|grill|saut[eé]) (?:them |it )?(?:in|for|over|on|until)\b/
 
 const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
@@ -231,8 +239,14 @@ export class Sourcing {
     const { kept } = this
     if (this.speaksOfIt(lower, mention) && kept.current) found.add(kept.current)
     const made = new Set(madeIn(mention.text))
+    // Of several sauces the one that is named in full.
+    const full = fullProductsIn(lower).flatMap(
+      (name) => kept.latest((t) => t.names.has(name)) ?? [],
+    )
+    for (const t of full) found.add(t)
+    const heads = new Set(full.flatMap((t) => [...t.names].map((n) => n.split(' ').at(-1)!)))
     for (const name of productsIn(inputOf(lower, mention.work))) {
-      if (made.has(name)) continue
+      if (made.has(name) || heads.has(name)) continue
       // `The broth`: an ingredient, and found as one.
       if (mention.uses.some((id) => namesOf(kept.item(id)).includes(name))) continue
       const thread = this.madeAs(name, mention, found)
@@ -287,7 +301,8 @@ export class Sourcing {
           ? [kept.current]
           : open.slice(-2),
       )
-    if (/\beverything\b/.test(lower) && !fresh.length)
+    if (PUT_ALL.test(lower)) add(open)
+    else if (/\beverything\b/.test(lower) && !fresh.length)
       add(['cool', 'rest'].includes(mention.work) ? open : [kept.current])
   }
 
@@ -456,6 +471,11 @@ export class Sourcing {
       (labelNames(mention.label).length > 0 || fresh.every(ofOther))
     if (anew || SECOND.test(lower) || turned) return undefined
     const head = lower.replace(/[,;].*$/, '')
+    // `Fry in batches in hot oil`: what is fried is not said again.
+    const onlyFat = fresh.every((id) =>
+      /\b(?:oil|butter|ghee|lard|fat|dripping)\b/.test(this.kept.item(id)),
+    )
+    if (onlyFat && COOKS_IN.test(lower)) return current
     // `Mix with the flour and the yeast`: what was there is mixed with them.
     if (/^(?:mix|combine|blend|beat|stir|toss|whisk) with\b/.test(lower)) return current
     if (
@@ -529,7 +549,7 @@ export class Sourcing {
     const { current } = this.kept
     if (!current || current.closed) return false
     if (
-      /^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|top with)\b/.test(
+      /^(?:put|tip|pour|place) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|top with)\b/.test(
         lower,
       )
     )
@@ -563,6 +583,13 @@ export class Sourcing {
       )
       if (named) return named
     }
+    // `Add them to the pan`: what is in the pan stays there.
+    const inPan = list.filter((t) => t.where.vessel !== undefined && ON_HOB.has(t.where.vessel))
+    if (
+      inPan.length === 1 &&
+      /\b(?:to|into|in) the (?:[a-z-]+ )?(?:pan|pot|saucepan|skillet|casserole|wok)\b/.test(lower)
+    )
+      return inPan[0]
     if (LAID_OVER.test(lower)) return list.find((t) => t !== this.kept.current)
     if (/\b(?:over|among|on|onto) (?:everything|it|them|top)\b/.test(lower))
       return list.reduce((a, b) => (this.spokenAt(lower, b) < this.spokenAt(lower, a) ? b : a))

@@ -272,4 +272,69 @@ describe('where the food goes on', () => {
     )
     expect(find(steps, 'grill').hygiene).toBe('raw')
   })
+
+  it('puts everything into the casserole, the browned legs on their plate too', () => {
+    const { steps } = read(
+      'Put the duck skin side down in a cold frying pan and brown for 15 minutes; lift out. Brown the sausages in the duck fat for 10 minutes. Boil the beans for 45 minutes. Put everything in a large casserole and pour over the stock. Bake at 150 °C for 2 hours.',
+      '6 duck legs\n6 pork sausages\n500 g beans\n1.5 l chicken stock',
+    )
+    const all = after(steps, 'put everything')
+    expect(all).toHaveLength(3)
+    for (const words of ['duck skin side', 'sausages', 'beans'])
+      expect(all.some((d) => d.includes(words))).toBe(true)
+  })
+
+  it('layers both sauces where each is named in full', () => {
+    const text =
+      'Lasagne\n\nMeat sauce\n500 g beef mince\n800 g tomatoes\n\nWhite sauce\n80 g butter\n80 g flour\n1 l milk\n\n1. Brown the mince for 10 minutes. Add the tomatoes and simmer for 2 hours.\n2. Melt the butter, stir in the flour and cook for 1 minute. Whisk in the milk. Simmer for 5 minutes.\n3. Layer a third of the meat sauce and a third of the white sauce in a dish.'
+    const { steps, ingredients } = readRecipeText(text)
+    expect(ingredients.map((i) => i.group)).toContain('White sauce')
+    expect(after(steps, 'layer')).toEqual([
+      expect.stringContaining('2 hours'),
+      expect.stringContaining('5 minutes'),
+    ])
+  })
+
+  it('fries in batches what was tossed before, though it is not named again', () => {
+    const { steps } = read(
+      'Toss the beef in the flour. Fry in batches in hot oil in a casserole for 15 minutes; set aside. Fry the onion in the same pot for 5 minutes. Put the beef back.',
+      '1 kg stewing beef\n3 tbsp flour\n3 tbsp oil\n1 onion',
+    )
+    expect(after(steps, 'in batches')).toEqual([expect.stringContaining('toss')])
+    expect(after(steps, 'put the beef back')).toHaveLength(2)
+  })
+
+  it('takes what is added to the pan to be in the pan then', () => {
+    const { steps } = read(
+      'Brown the sausages in a frying pan for 10 minutes. Chop the onions, add them to the pan and soften for 10 minutes.',
+      '6 pork sausages\n2 onions',
+    )
+    expect(find(steps, 'add them').equipment).toContain('frying-pan')
+  })
+
+  it('bakes on the tray in the hot oven where it only says how long', () => {
+    const { steps } = read(
+      'Get the oven to 200. Chop the potatoes. Everything onto a big tray with the oil, toss. 25 mins. Give it a shake, scatter over the kale, 8 mins more.',
+      '600 g potatoes\n3 tbsp oil\n100 g kale',
+    )
+    expect(steps.map((s) => s.work)).toEqual(['heat', 'cut', 'mix', 'bake', 'bake'])
+    expect(find(steps, '8 mins').minutes).toEqual([8, 8])
+  })
+
+  it('leaves all that is done the night before till the morning', () => {
+    const { steps } = read(
+      'Two nights before: cover the beans with cold water and leave to soak. Rub the duck with salt and put it in the fridge.',
+      '500 g dried beans\n6 duck legs',
+    )
+    expect(steps.filter((s) => s.minutes[0] === 480).map((s) => s.work)).toEqual(['soak', 'chill'])
+  })
+
+  it('whisks the dressing while the rest is roasting, comma or none', () => {
+    const { steps } = read(
+      'Roast the potatoes at 200 °C for 40 minutes. While it is roasting whisk the tahini and lemon juice.',
+      '600 g potatoes\n4 tbsp tahini\n1 lemon',
+    )
+    expect(find(steps, 'whisk').uses).toEqual(['tahini', 'lemon'])
+    expect(find(steps, 'whisk').after).toEqual([])
+  })
 })

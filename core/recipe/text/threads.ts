@@ -8,6 +8,7 @@ import {
   isReserved,
   isStaple,
   madeIn,
+  fullProductsIn,
   namesKind,
   productsIn,
   PUT_INTO,
@@ -313,7 +314,7 @@ export class Threads {
   /** By which headings of the list of ingredients all that is in it stands together. */
   groupNames(thread: Thread): string[] {
     const heading = this.commonHeading(thread)
-    return heading === undefined ? [] : productsIn(heading)
+    return heading === undefined ? [] : [...productsIn(heading), ...fullProductsIn(heading)]
   }
 
   /** Whether something in it stands under the same heading of the list, or there are none. */
@@ -346,4 +347,4 @@ export class Threads {
 
 /** Names that a heading or a label gives: `For the white sauce`. */
 export const labelNames = (label: string | undefined): string[] =>
-  label === undefined ? [] : productsIn(label)
+  label === undefined ? [] : [...productsIn(label), ...fullProductsIn(label)]

@@ -1,4 +1,4 @@
-import { foodWords, namesOf, type IngredientRead } from './ingredientLine'
+import { foodWords, namesOf, singular, type IngredientRead } from './ingredientLine'
 
 /** Eggs that are separated are two things from then on. */
 export const apart = (listed: readonly IngredientRead[], method: string): IngredientRead[] =>
@@ -13,12 +13,13 @@ export const apart = (listed: readonly IngredientRead[], method: string): Ingred
 
 /** Made of a thing, and not the thing: `chicken stock` is no chicken. */
 const MADE_FROM =
-  /^(?:stock|broth|sauce|gravy|bouillon|powder|paste|oil|juice|vinegar|seasoning|cube)s?$/
+  /^(?:stock|broth|sauce|gravy|bouillon|powder|paste|purée|puree|passata|ketchup|oil|juice|vinegar|seasoning|cube)s?$/
 
 /** Ids of the ingredients whose names stand in a text. */
 export function usedIn(text: string, ingredients: readonly IngredientRead[]): string[] {
   const list = foodWords(text)
   const words = new Set(list)
+  const spokenWords = (text.toLowerCase().match(/[a-zà-ÿ]+/g) ?? []).map(singular)
   const names = new Map(ingredients.map((i) => [i.id, namesOf(i.item)]))
   // A word that several ingredients share tells none of them apart, unless it is all there is.
   const sharing = new Map<string, IngredientRead[]>()
@@ -44,7 +45,9 @@ export function usedIn(text: string, ingredients: readonly IngredientRead[]): st
       // The thing itself rather than what is made from it, then what more of its words stand for.
       return hit.some((n) => {
         const others = sharing.get(n)!.filter((o) => o !== i && !isMadeFrom(o))
-        const spoken = list.some((w, k) => w === n && !MADE_FROM.test(list[k + 1] ?? ''))
+        const spoken = spokenWords.some(
+          (w, k) => w === n && !MADE_FROM.test(spokenWords[k + 1] ?? ''),
+        )
         return spoken && others.every((o) => hits(o).length <= hit.length)
       })
     })

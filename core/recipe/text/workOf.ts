@@ -39,6 +39,7 @@ export function workOf(
     case 'reduce':
       if (/\breduce (?:the )?(?:heat|temperature|oven|speed|flame)\b/.test(text)) return work
       return spans.length ||
+        /\b(?:let|allow|leave)\b/.test(text) ||
         /\bby (?:half|a third|two thirds|0\.\d+)\b|\buntil (?:thick|syrupy|reduced)\b|\bover (?:a |the )?[a-z-]* ?heat\b/.test(
           text,
         )
@@ -138,7 +139,8 @@ function cookedHow(
   if (at('air-fryer') || inFryer(text, named, where)) return 'bake'
   if (at('rice-cooker')) return 'simmer'
   // `Turn the oven down, cover and cook for 6 hours`: in the tin that it is in.
-  const inOven = where.heated === 'bake' && IN_OVEN.has(where.vessel ?? where.dish)
+  const hot = where.heated === 'bake' || (where.oven !== undefined && where.heated === undefined)
+  const inOven = hot && IN_OVEN.has(where.vessel ?? where.dish)
   const onFire = /\b(?:hob|heat|flame|burner|ring)\b/.test(text)
   if (inOven && !onFire && !named.some((k) => VESSELS.has(k) && !IN_OVEN.has(k))) return 'bake'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
@@ -178,7 +180,7 @@ const goesOnBy = (text: string, where: Whereabouts, timed: number) =>
 
 /** `Give it 20 minutes longer`. */
 const LONGER =
-  /\b(?:give|leave) (?:it|them) (?:for )?(?:another |a further )?\d[^,;.]*\b(?:longer|more|minutes)\b/
+  /\b(?:give|leave) (?:it|them) (?:for )?(?:another |a further )?\d[^,;.]*\b(?:longer|more|minutes)\b|(?:^|, )(?:another )?\d+(?:-\d+)? (?:minutes?|mins?) (?:more|longer)\b/
 
 /** Put into a cooker or the fridge for so long: that is the work, not the putting. */
 function putHow(
