@@ -295,6 +295,7 @@ class Telling {
     })
     const aside = this.setAside(run, card)
     const rest = this.restInTheCold(run, card)
+    if (card.work === 'soak' && !this.places.get(run.id)?.length) parts.push('in a bowl')
     return [parts.join(', '), ...rest, ...aside, ...notes].join('. ')
   }
 
@@ -346,7 +347,8 @@ class Telling {
     const ending = this.staysOn(run.id) ? 'It stays on the heat' : (over ?? 'Done')
     if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
       return `The pressure is down: open it away from your face${then}`
-    return `${ending}: ${lowerFirst(withoutLead(words).replace(/[.\s]+$/, ''))}${then}`
+    const what = card.about ?? lowerFirst(withoutLead(words).replace(/[.\s]+$/, ''))
+    return `${ending}: ${what}${then}`
   }
 
   /** Whether the burner goes on under it for the next step in the same pot. */

@@ -1,3 +1,4 @@
+export { aboutStep } from './about'
 export {
   asRead,
   jsonLdOf,

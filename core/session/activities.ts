@@ -2,6 +2,7 @@ import type { HouseRules, Kitchen, Person } from '../kitchen'
 import type { ProblemInput } from '../problem'
 import { measurable } from '../quantity'
 import {
+  aboutStep,
   HANDLING_ATTENTION,
   ingredientLine,
   lawOf,
@@ -36,6 +37,8 @@ export interface Card {
   hygiene: string
   /** What goes on in the same place at another heat, by the phase in which it does. */
   later: { phase: number; step: string; text: string }[]
+  /** The food that it is about: `the potatoes`. */
+  about?: string
   /** What is said at its end, where that is not what such work usually ends with. */
   ending?: string
   /** Closes a vessel in the plan, and is nothing that anybody does. */
@@ -65,6 +68,7 @@ export function activitiesOf(
   const { recipe } = dish
   const portions = portionsOf(dish, step, place.kitchen)
   const hygiene = step.hygiene ?? lawOf(step.work).hygiene
+  const about = aboutStep(recipe, step)
   return Array.from({ length: portions.turns }, (_, turn) => {
     const id = `${recipe.id}.${step.id}${portions.turns > 1 ? `.${turn + 1}` : ''}`
     const text = portions.names
@@ -92,6 +96,7 @@ export function activitiesOf(
         uses: usesOf(dish, step, portions, turn),
         hygiene,
         later: laterOf(step),
+        ...(about === undefined ? {} : { about }),
         ...(step.caution === undefined ? {} : { caution: step.caution }),
         ways:
           step.ways.length > 1

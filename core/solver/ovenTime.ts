@@ -83,7 +83,8 @@ export class OvenTime {
         const gap = next.from - s.to
         lo = Math.max(lo, next.celsius - span(gap, this.oven.heat))
         hi = Math.min(hi, next.celsius + span(gap, this.oven.cool))
-        wish = next.celsius
+        // Held where it can be; else the middle of what is asked for, not its edge.
+        if (next.celsius >= s.lo && next.celsius <= s.hi) wish = next.celsius
       }
       const celsius = tidy(Math.min(Math.max(wish, lo), hi), lo, hi)
       next = { from: s.from, celsius }

@@ -45,8 +45,8 @@ export const vesselOf = (step: Step): Equipment | undefined =>
 export function staysIn(step: Step): boolean {
   if (step.stays !== undefined) return step.stays
   if (['drain', 'pack', 'cut', 'shape', 'measure'].includes(step.work)) return false
-  if (step.work === 'cool')
-    return !/\b(?:rack|plate|spread|tray|board)\b|^(?:lift|take|remove)\b[^,.;]*\bout\b/i.test(
+  if (step.work === 'cool' || step.work === 'rest')
+    return !/\b(?:rack|plate|spread|board)\b|\b(?:onto|on) (?:a|the) tray\b|^(?:lift|take|remove)\b[^,.;]*\bout\b/i.test(
       step.do,
     )
   if (lawOf(step.work).attend !== 'hands') return true

@@ -1,6 +1,6 @@
 import { lowerFirst, upperFirst } from '../casing'
 import { freeId } from '../naming'
-import { cooks, cooksThrough, type WorkKind } from '../work'
+import { cooks, cooksThrough, ON_HEAT, type WorkKind } from '../work'
 import { clausesOf } from './clauses'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
@@ -15,9 +15,9 @@ import { bareOf, isStaple, KIND_WORDS } from './references'
 import { plain } from './plain'
 import { sectionsOf } from './sections'
 import { hygieneOf } from './stepHygiene'
-import { GUESSED, timeOf } from './stepTime'
+import { COOKS_ALONG, GUESSED, timeOf } from './stepTime'
 import { temperaturesIn } from './temperatures'
-import { Sourcing } from './sources'
+import { FAT_LEFT, Sourcing } from './sources'
 import { Threads, type Mention, type Sources } from './threads'
 import { workOf } from './workOf'
 
@@ -340,7 +340,10 @@ class Reader {
     const items = uses.map((id) => ingredients.find((i) => i.id === id)!.item)
     // `The tin` that a bird was roasted in is the roasting tin.
     const roasting = threads.isRoasting()
-    const said = roasting ? text.replace(/\b(the|same) tin\b/gi, '$1 roasting tin') : text
+    const said =
+      roasting || FAT_LEFT.test(text)
+        ? text.replace(/\b(the|same) tin\b/gi, '$1 roasting tin')
+        : text
     const named = equipmentIn(said)
     const vessel = named.find((k) => VESSELS.has(k))
     const doubts: string[] = []
@@ -378,6 +381,7 @@ class Reader {
       doubts,
       sources.main?.pieces,
     )
+    this.takeFrom(text, sources.main?.last, time.minutes)
     const cooked = [sources.main, ...sources.others].some((t) => t?.cooked)
     // What the list does not hold the words may still name.
     const unlisted = !cooked && isMeat(bareOf(text)) && !ingredients.some((i) => isRaw(i.item))
@@ -430,6 +434,19 @@ class Reader {
       raw: raw && !done,
       cooked: cooked || cooks(work),
     })
+  }
+
+  /** `Boil the carrots for 10 minutes and steam the beans over them for the last 5`: the first 5 go before. */
+  private takeFrom(text: string, before: number | undefined, minutes: [number, number]): void {
+    const whole = before === undefined ? undefined : this.drafts[before]
+    if (
+      !whole?.stated ||
+      !ON_HEAT.has(whole.work) ||
+      !COOKS_ALONG.test(plain(text)) ||
+      whole.minutes[0] <= minutes[1]
+    )
+      return
+    whole.minutes = [whole.minutes[0] - minutes[1], whole.minutes[1] - minutes[0]]
   }
 
   private heatOf(
@@ -505,7 +522,9 @@ const SWITCH =
   /^(?:press|select|choose|hit|turn on|switch on) (?:the )?(?:saut[eé]|start)(?![a-z])[^.;,]{0,20}\.?$/i
 const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
 
-const sentenceCase = (text: string) => upperFirst(text.replace(/[\s.,;:]+$/, ''))
+/** When things are done beside each other the plan says, not the words. */
+const sentenceCase = (text: string) =>
+  upperFirst(text.replace(/^meanwhile,?\s+/i, '').replace(/[\s.,;:]+$/, ''))
 
 /** At once, or within so many minutes: how long the food may wait before this step. */
 function withinOf(text: string): number | undefined {

@@ -5,6 +5,7 @@ import {
   bareOf,
   beginsAnew,
   fullProductsIn,
+  isStaple,
   KIND_WORDS,
   MADE_OF,
   madeIn,
@@ -49,7 +50,7 @@ const IT = /\b(?:it|them|they|both|each|this|that)\b/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
 const JUICES =
   /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
-const FAT_LEFT = /\bfat (?:from|in|off|out of) the (?:roasting )?(?:tin|tray)\b/
+export const FAT_LEFT = /\bfat (?:from|in|off|out of) the (?:roasting )?(?:tin|tray)\b/
 const LIQUID =
   /\b(?:reserved|saved|cooking|poaching) (?:cooking |pasta )?(?:liquid|liquor|water|milk)\b/
 /** `Scatter with the crumbs`, `fold the herbs through`: onto or into what is not named. */
@@ -103,7 +104,7 @@ const PUT_ALL =
   /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b/
 
 const COOKS_IN =
-  /^(?:fry|brown|sear|cook|roast|bake|grill|saut[eé]) (?:them |it )?(?:in|for|over|on|until)\b/
+  /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
 
 const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
@@ -159,7 +160,8 @@ export class Sourcing {
       if (mention.goesOn && kept.current && /\bwith\b/.test(lower)) found.add(kept.current)
     }
     const fat = FAT_LEFT.test(lower) && kept.roasted.length > 0 && !found.size
-    if (fat) after.push(...kept.roasted)
+    // The fat is poured off when the roast has been lifted out, in the tin that it leaves.
+    if (fat) order.push(...kept.roasted)
     const vessel = fat ? undefined : this.vesselMeant(lower, mention)
     if (vessel && 'thread' in vessel) found.add(vessel.thread)
     else if (vessel) order.push(vessel.step)
@@ -472,10 +474,17 @@ export class Sourcing {
     if (anew || SECOND.test(lower) || turned) return undefined
     const head = lower.replace(/[,;].*$/, '')
     // `Fry in batches in hot oil`: what is fried is not said again.
-    const onlyFat = fresh.every((id) =>
-      /\b(?:oil|butter|ghee|lard|fat|dripping)\b/.test(this.kept.item(id)),
+    // `Into a pot with water`: what goes in is not said again.
+    if (
+      /^(?:straight )?(?:in|into|onto|on) (?:(?:a|the|your) )?(?:[a-z-]+ )?(?:pot|pan|saucepan|dish|tin|tray|bowl|oven|slow cooker|casserole)\b/.test(
+        lower,
+      )
     )
-    if (onlyFat && COOKS_IN.test(lower)) return current
+      return current
+    const onlyMedium = fresh.every(
+      (id) => isStaple(this.kept.item(id)) || isLiquid(this.kept.item(id)),
+    )
+    if (onlyMedium && COOKS_IN.test(lower)) return current
     // `Mix with the flour and the yeast`: what was there is mixed with them.
     if (/^(?:mix|combine|blend|beat|stir|toss|whisk) with\b/.test(lower)) return current
     if (

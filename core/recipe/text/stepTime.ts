@@ -94,7 +94,7 @@ export function timeOf(
   return { minutes: [Math.round(least * factor), Math.round(most * factor)], stated: false }
 }
 
-const COOKS_ALONG =
+export const COOKS_ALONG =
   /^(?:steam|boil|cook|fry|roast|bake|simmer|add)\b[^,;]*\bfor the (?:last|final) \d/
 
 /** In how many goes something is done, where the time is that of each: `in 3 batches, 9 minutes a batch`. */

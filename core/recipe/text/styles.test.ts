@@ -142,6 +142,17 @@ describe('what a sentence means', () => {
     expect(read(method, '500 g penne\n300 g beans').steps[0]!.minutes).toEqual(minutes)
   })
 
+  it('boils for the first five minutes what something is steamed over for the last five', () => {
+    const { steps } = read(
+      'Meanwhile boil the carrots for 10 minutes and steam the beans over them for the last 5.',
+      '500 g carrots\n300 g beans',
+    )
+    expect(steps.map((s) => [s.do, s.minutes])).toEqual([
+      ['Boil the carrots for 10 minutes', [5, 5]],
+      ['Steam the beans over them for the last 5', [5, 5]],
+    ])
+  })
+
   it.each([
     'Rice 1 day fridge or freeze, dal 3 days.',
     'Cook from frozen at 160 °C for 1 hr 15.',
@@ -229,7 +240,7 @@ describe('where the food goes on', () => {
     )
     expect(after(steps, 'pour off')).toEqual([expect.stringContaining('roast the chicken')])
     expect(find(steps, 'tip in').equipment).toEqual(['tin'])
-    expect(find(steps, 'pour off').equipment).toEqual(['tin', 'burner'])
+    expect(find(steps, 'pour off').equipment).toEqual(['tray', 'burner'])
   })
 
   it('goes into the tin that was lined for it', () => {
@@ -302,6 +313,15 @@ describe('where the food goes on', () => {
     )
     expect(after(steps, 'in batches')).toEqual([expect.stringContaining('toss')])
     expect(after(steps, 'put the beef back')).toHaveLength(2)
+  })
+
+  it('brings to the boil with its water what was drained, without naming it again', () => {
+    const { steps } = read(
+      'Rice: rinse, soak 30 mins, drain. Bring to boil with the water, lid on, lowest heat 12 mins, then off the heat 10 mins.',
+      '450 g basmati\n700 ml water',
+    )
+    expect(after(steps, 'bring to boil')).toEqual(['drain'])
+    expect(find(steps, 'off the heat').minutes).toEqual([10, 10])
   })
 
   it('takes what is added to the pan to be in the pan then', () => {

@@ -183,6 +183,7 @@ export class Threads {
       )
         thread.names.add(name)
     for (const name of this.groupNames(thread)) thread.names.add(name)
+    const lastOf = thread.last
     thread.last = step
     thread.where = where
     Object.assign(thread, state)
@@ -204,6 +205,13 @@ export class Threads {
     if (DIVIDES.test(lower)) thread.divided = step
     if (/\b(?:carve|pull|strip|shred|bone|pick|joint)\b/.test(lower) && this.hasMeat(thread))
       this.boned = step
+    // Once it has been lifted out, its juices and its tin are free.
+    if (
+      main &&
+      this.roasted.includes(lastOf) &&
+      !['bake', 'slow', 'heat', 'grill'].includes(mention.work)
+    )
+      this.roasted = this.roasted.map((k) => (k === lastOf ? step : k))
     if (['bake', 'slow'].includes(mention.work) && this.hasMeat(thread))
       this.roasted = [...this.roasted.filter((k) => k !== step), step]
     this.current = thread
