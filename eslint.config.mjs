@@ -11,6 +11,7 @@ const ROOMS = [
   'quantity',
   'recipe',
   'kitchen',
+  'safety',
   'problem',
   'plan',
   'solver',

@@ -84,8 +84,10 @@ function compile(args) {
 function read(args) {
   const { files, flags } = parse(args, ['out'])
   if (files.length !== 1) fail(USAGE)
-  const found = unwrap(core.readRecipes(readText(files[0])))
-  const recipes = found.map((f) => ('exact' in f ? core.asRead(f.exact) : f.read))
+  const text = readText(files[0])
+  const found = unwrap(core.readRecipes(text))
+  // Of several recipes in one file each is judged by its steps alone.
+  const recipes = found.map((f) => core.withCautions(f, found.length === 1 ? text : undefined))
   write(recipes.length === 1 ? recipes[0] : recipes, flags.out)
   return 0
 }

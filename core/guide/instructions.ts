@@ -87,12 +87,18 @@ class Telling {
 
   /** All lines of one activity. */
   activity(run: ActivityRun): void {
-    const card = this.compiled.cards[run.id]
+    const given = this.compiled.cards[run.id]
     const mode = this.specs.get(run.id)?.modes.find((m) => m.id === run.mode)
-    if (!card || !mode || card.marker) return
-    const way = card.ways[run.mode]
-    const words = way === undefined ? card.text : `${card.text}, ${way}`
+    if (!given || !mode || given.marker) return
+    const way = given.ways[run.mode]
+    const words = way === undefined ? given.text : `${given.text}, ${way}`
     const main = mainOf(mode.phases)
+    // Where nobody looks whether it is done, it is said at the start what it has to be like then.
+    const looked = main >= 0 && DONE_COOKING.has(given.work)
+    const all = [given.caution, looked ? undefined : given.atEnd].filter((c) => c !== undefined)
+    const card: Card = { ...given }
+    delete card.caution
+    if (all.length) card.caution = all.join(' ')
     const tell = (line: Draft) => this.tell(run, card, line)
     const [first] = run.phases
     const opens = mode.phases[0]!.hands && main > 0
@@ -150,14 +156,16 @@ class Telling {
     }
     const closing = mode.phases.length - 1
     const takesOff = mode.phases[closing]!.hands && closing > main
-    if (DONE_COOKING.has(card.work) && goesOn - run.phases[main]!.from >= WORTH_A_LOOK)
+    const long = goesOn - run.phases[main]!.from >= WORTH_A_LOOK
+    if (looked && (long || card.atEnd !== undefined))
       tell({
         key: `${run.id}#check`,
         at: goesOn,
         until: goesOn,
         kind: 'check',
         cook: takesOff ? run.phases[closing]!.cook : undefined,
-        text: checkWords(words, card.caution),
+        text: checkWords(words, card.atEnd ?? card.caution),
+        ...(card.atEnd === undefined ? {} : { caution: card.atEnd }),
       })
     tell({
       key: takesOff ? `${run.id}#${closing}` : `${run.id}#end`,

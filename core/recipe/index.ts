@@ -60,5 +60,5 @@ export {
   type Step,
   type Way,
 } from './schema'
-export { allergensIn, isFish, isMeat, readRecipeText } from './text'
+export { allergensIn, isFish, isMeat, readRecipeText, type RecipeRead } from './text'
 export { cooks, HANDLING_ATTENTION, lawOf, WORK_KINDS, type WorkKind, type WorkLaw } from './work'

@@ -77,7 +77,6 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
       ? Math.max(1, Math.round((least + stated) / 2))
       : // In the cold the least is enough, and more is no harm.
         Math.max(0.5, s.work === 'chill' || s.work === 'soak' ? least : stated)
-  const caution = cautionOf(s)
   const heat = s.work === 'bake' || s.work === 'grill' ? heatOf(s) : undefined
   return {
     id: s.id,
@@ -95,7 +94,6 @@ function stepOf(s: StepRead, dropped: Set<string>): StepInput {
       })),
     uses: s.uses,
     ways: waysOf(s, [Math.min(least, usual), usual], heat),
-    ...(caution ? { caution } : {}),
     doubts: s.doubts.map((d) => d.slice(0, 300)),
   }
 }
@@ -153,28 +151,4 @@ function heatOf(s: StepRead): { celsius: [number, number]; method: 'bake' | 'gri
   const [low, high] = Array.isArray(s.celsius) ? s.celsius : [s.celsius ?? 180, s.celsius ?? 180]
   const room = low === high ? OVEN_ROOM : 0
   return { celsius: [Math.max(0, low - room), Math.min(350, high + room)], method: 'bake' }
-}
-
-/** The usual caution for a step, with its reason. */
-function cautionOf(s: StepRead): string | undefined {
-  const text = s.do.toLowerCase()
-  if (
-    /\bkidney beans\b/.test(text) &&
-    (s.work === 'slow' || s.work === 'soak' || s.work === 'boil')
-  )
-    return 'Dried kidney beans: boil hard for ten minutes before any slow cooking, or they are poisonous.'
-  if (s.core !== undefined)
-    return `Check the middle with a thermometer: ${s.core} °C is stated. Follow local guidance.`
-  if (
-    s.hygiene === 'raw' &&
-    (s.work === 'shape' || s.work === 'season' || s.work === 'cut' || s.work === 'mix')
-  )
-    return 'Raw meat, fish or egg: wash hands, board and knife before touching anything else.'
-  if (s.work === 'pressure')
-    return 'Fill no further than the maker says, never force the lid, let steam out away from the face.'
-  if (s.work === 'fry' && s.celsius !== null)
-    return 'Hot oil is not left alone: it catches fire. Have a lid at hand, and no water.'
-  if (s.work === 'cool' || s.work === 'pack')
-    return 'Into the fridge or freezer within two hours of leaving the heat, one in a hot kitchen: warm food keeps germs growing. Follow local guidance.'
-  return undefined
 }

@@ -2,7 +2,6 @@ import type { HouseRules, Kitchen, Person } from '../kitchen'
 import type { ProblemInput } from '../problem'
 import { measurable } from '../quantity'
 import {
-  aboutStep,
   HANDLING_ATTENTION,
   ingredientLine,
   lawOf,
@@ -11,6 +10,7 @@ import {
   type Way,
 } from '../recipe'
 import type { DishToMake } from './dishes'
+import type { Told } from './told'
 import { standingOf } from './houseRules'
 import { ATTENTION, paceFor } from './people'
 import { portionsOf, wantsBench, type Portions } from './portions'
@@ -32,6 +32,8 @@ export interface Card {
   /** What goes in, with amounts for the batches of this session and this part of the step. */
   uses: string[]
   caution?: string
+  /** What can hurt somebody when it is over: how hot its middle has to be. */
+  atEnd?: string
   /** Words for each way, by mode id, where the step has several. */
   ways: Record<string, string>
   hygiene: string
@@ -63,12 +65,15 @@ export function activitiesOf(
   dish: DishToMake,
   step: Step,
   place: Place,
-  kept: ReadonlySet<string> = new Set(),
+  kept: ReadonlySet<string>,
+  told: Told,
 ): { activity: ActivityInput; card: Card }[] {
   const { recipe } = dish
   const portions = portionsOf(dish, step, place.kitchen)
   const hygiene = step.hygiene ?? lawOf(step.work).hygiene
-  const about = aboutStep(recipe, step)
+  const about = told.about(step)
+  const caution = told.caution(step)
+  const atEnd = told.atEnd(step)
   return Array.from({ length: portions.turns }, (_, turn) => {
     const id = `${recipe.id}.${step.id}${portions.turns > 1 ? `.${turn + 1}` : ''}`
     const text = portions.names
@@ -97,7 +102,8 @@ export function activitiesOf(
         hygiene,
         later: laterOf(step),
         ...(about === undefined ? {} : { about }),
-        ...(step.caution === undefined ? {} : { caution: step.caution }),
+        ...(caution === undefined ? {} : { caution }),
+        ...(atEnd === undefined ? {} : { atEnd }),
         ways:
           step.ways.length > 1
             ? Object.fromEntries(step.ways.map((w) => [w.id, w.label ?? w.id]))

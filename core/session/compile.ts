@@ -15,6 +15,7 @@ import type { Session } from './schema'
 import { sessionIssues } from './sessionIssues'
 import { asWanted } from './wanted'
 import { withSharedPrep, type SharedPrep } from './sharedPrep'
+import { toldOf } from './told'
 import { keptPlaces, type KeptPlace } from './vesselHolds'
 import { withStandIns } from './standIns'
 import { withRoomyWays, withWaysApart } from './waysApart'
@@ -85,10 +86,11 @@ export function compileSession(input: {
     hygiene: handWashOf(kitchen),
   }
   const places = new Map(dishes.map((d) => [d.recipe.id, keptPlaces(d, dishes, kitchen)]))
-  for (const dish of dishes)
+  for (const dish of dishes) {
+    const told = toldOf(dish.recipe)
     for (const step of dish.recipe.steps) {
       const kept = keptFor(places.get(dish.recipe.id)!, step.id)
-      const made = activitiesOf(dish, step, { kitchen, cooks, rules }, kept)
+      const made = activitiesOf(dish, step, { kitchen, cooks, rules }, kept, told)
       turns.set(
         `${dish.recipe.id}.${step.id}`,
         made.map((m) => m.activity.id),
@@ -98,6 +100,7 @@ export function compileSession(input: {
         cards[activity.id] = card
       }
     }
+  }
   const keeping = new Map(
     dishes
       .filter((d) => standsOnly(d.recipe, dishes))

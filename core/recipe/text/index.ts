@@ -1,2 +1,2 @@
 export { allergensIn, isFish, isMeat } from './foods'
-export { readRecipeText } from './readText'
+export { readRecipeText, type RecipeRead } from './readText'
