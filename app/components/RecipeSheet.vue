@@ -158,6 +158,7 @@ const FILES = {
         <RecipeIngredients :recipe="recipe" :change="change" />
         <RecipeKeeping :recipe="recipe" :change="change" />
         <RecipeKinds :key="recipe.id" :recipe="recipe" :change="change" />
+        <RecipeCautions :recipe="recipe" />
         <RecipeNotes :recipe="recipe" :change="change" />
       </div>
       <section aria-label="Steps" class="steps">

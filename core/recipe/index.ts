@@ -1,4 +1,5 @@
 export { aboutStep } from './about'
+export { allergensIn, allergensOf, READ_THE_PACK, type AllergensFound } from './allergens'
 export {
   asRead,
   jsonLdOf,
@@ -60,5 +61,5 @@ export {
   type Step,
   type Way,
 } from './schema'
-export { allergensIn, isFish, isMeat, readRecipeText, type RecipeRead } from './text'
+export { isFish, isMeat, readRecipeText, type RecipeRead } from './text'
 export { cooks, HANDLING_ATTENTION, lawOf, WORK_KINDS, type WorkKind, type WorkLaw } from './work'

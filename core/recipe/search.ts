@@ -1,7 +1,7 @@
 import { equipmentFor, timesOf } from './edit'
 import { mainOf } from './mainOf'
 import type { Recipe } from './schema'
-import { allergensIn } from './text/foods'
+import { allergensIn } from './allergens'
 
 /** What is looked for in a recipe box. */
 export interface Wanted {

@@ -1,5 +1,5 @@
 import type { Activity, Mode, Need, Phase, Problem, Station } from '../problem'
-import { needText, serves, skilled, whyImpossible } from './eligibility'
+import { crowdedByHold, needText, serves, skilled, whyImpossible } from './eligibility'
 import { factsOf, modeUnderWay, ovenFact, type FactRun } from './facts'
 import {
   NEVER,
@@ -76,7 +76,8 @@ export function buildModel(problem: Problem): Model {
       const wrong = pins.find((p) => p.mode !== undefined && p.mode !== mode.id)
       if (wrong) return void reasons.push(`"${activity.id}" is pinned to "${wrong.mode}"`)
       const built = buildMode(mode, k, pins)
-      const why = whyImpossible(activity, mode, built, problem)
+      const why =
+        whyImpossible(activity, mode, built, problem) ?? crowdedByHold(activity, mode, problem)
       if (why) reasons.push(why)
       else modes.push(built)
     })

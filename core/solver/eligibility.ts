@@ -36,6 +36,27 @@ export function needText(need: Need): string {
   return parts.join(' ')
 }
 
+/** Why a mode cannot have what it needs beside what is held over it, or nothing if it can. */
+export function crowdedByHold(
+  activity: Activity,
+  mode: Mode,
+  problem: Problem,
+): string | undefined {
+  for (const hold of problem.holds) {
+    if (hold.from !== activity.id && hold.to !== activity.id) continue
+    const held = problem.stations.filter((s) => serves(s, hold.need, []))
+    for (const need of mode.needs) {
+      const free = problem.stations.filter((s) => serves(s, need, []))
+      const fits = free.some((s) =>
+        held.some((h) => h !== s || s.capacity >= need.amount + hold.need.amount),
+      )
+      if (free.length && held.length && !fits)
+        return `"${activity.id}" (${mode.id}) needs a ${needText(need)} beside the one that "${hold.id}" holds, and there is no room`
+    }
+  }
+  return undefined
+}
+
 /** Why nothing or nobody in the kitchen could do this mode, or nothing if they can. */
 export function whyImpossible(
   activity: Activity,

@@ -37,6 +37,8 @@ export class Schedule {
   readonly cooks: CookTime[]
   readonly stations: StationTime[]
   readonly ovens: (OvenTime | undefined)[]
+  /** Some way heats by two of its needs, which may turn out to be one oven: looked at in the end. */
+  private readonly heatsTwice: boolean
   readonly present: Uint8Array
   readonly start: Int32Array
   readonly end: Int32Array
@@ -90,6 +92,9 @@ export class Schedule {
           model.facts && { uses: model.facts.uses[i]!, chores: model.facts.chores[i]! },
         ),
     )
+    this.heatsTwice = model.activities.some((a) =>
+      a.modes.some((m) => new Set(m.phases.flatMap((p) => p.heat?.need ?? [])).size > 1),
+    )
     this.ovens = model.stations.map((s, i) =>
       s.oven ? new OvenTime(s, model.problem.stations[i]!.oven!, this.journal) : undefined,
     )
@@ -135,7 +140,7 @@ export class Schedule {
       const next = agenda.pick(genes)
       if (next === -1) {
         this.settleEnds()
-        return true
+        return !this.heatsTwice || this.ovens.every((oven) => !oven || oven.consistent())
       }
       if (next === -2) return false
       if (this.tryPlace(model.activities[next]!, genes)) continue

@@ -1,6 +1,7 @@
 import type { Plan } from '../plan'
 import type { Problem } from '../problem'
 import type { Bound } from './bound'
+import { searchesAll } from './proofScope'
 import { overdue } from './facts'
 import { breachesOf, planBody, type PlanBody } from './emit'
 import type { Standing } from './learn/extract'
@@ -105,6 +106,7 @@ export class Search {
   /** Steps since learning began. */
   private lessons = 0
   private bounded = false
+  private readonly searchesAll: boolean
   /** Attempts to place something after which a schedule is given up. */
   private attempts = Infinity
 
@@ -118,6 +120,7 @@ export class Search {
     private readonly previous?: Plan,
   ) {
     this.model = buildModel(problem)
+    this.searchesAll = searchesAll(problem)
     this.infeasible = contradiction(this.model)
     this.random = seeded(seed)
     this.schedule = new Schedule(this.model)
@@ -271,11 +274,12 @@ export class Search {
       // Built anew around the same plan it would rule out the same again.
       if (learner.work === 0) this.ruledOut = best
     }
-    if (!partial && learner.bound > this.bound.value)
+    const claims = !partial && this.searchesAll
+    if (claims && learner.bound > this.bound.value)
       this.bound = { value: learner.bound, kind: 'search', because: [] }
     // What was mended has been taken up already.
     if (body && body !== this.best?.body) this.takeUp(body)
-    if (!partial && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
+    if (claims && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
     return this.best !== best
   }
 

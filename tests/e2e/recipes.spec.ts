@@ -181,6 +181,33 @@ test('a recipe deleted by mistake comes back, into the session too', async ({ pa
   await expect(page.getByTestId('dish-soda-bread')).toBeVisible()
 })
 
+test('a pasted recipe says what can hurt somebody, and what not everybody may eat', async ({
+  page,
+}) => {
+  await freshKitchen(page)
+  await page.getByRole('link', { name: 'Recipes' }).click()
+  await paste(
+    page,
+    `Kofta with naan
+Serves 4
+
+500 g minced lamb
+4 naan breads
+100 g pesto
+
+Shape the lamb into 12 kofta. Grill for 10 minutes until they are 63 °C inside.
+Serve in the naan breads with the pesto.`,
+  )
+  await page.getByRole('heading', { name: 'Take care' }).scrollIntoViewIfNeeded()
+  const care = page.getByRole('region', { name: 'Take care' })
+  await expect(care).toContainText('71 °C in the middle')
+  await expect(care).toContainText('The recipe says 63 °C: that is too little')
+  await expect(care.getByTestId('contains')).toContainText('gluten')
+  await expect(care.getByTestId('contains')).toContainText('milk')
+  await expect(care.getByTestId('varies')).toContainText('nuts (pesto)')
+  await expect(care).toContainText('Your local guidance and the maker’s manual come first')
+})
+
 test('what is noted and left over is kept, offered, and refused where it says nothing', async ({
   page,
 }) => {

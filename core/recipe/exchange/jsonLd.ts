@@ -1,6 +1,6 @@
 import { ingredientLine } from '../ingredients'
 import type { Recipe } from '../schema'
-import { allergensIn } from '../text/foods'
+import { allergensIn } from '../allergens'
 
 /** A step with its time, in a sentence. */
 export function stepLine(step: Recipe['steps'][number]): string {

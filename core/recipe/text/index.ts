@@ -1,2 +1,2 @@
-export { allergensIn, isFish, isMeat } from './foods'
+export { isFish, isMeat } from './foods'
 export { readRecipeText, type RecipeRead } from './readText'
