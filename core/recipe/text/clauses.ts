@@ -281,10 +281,12 @@ function startsSentence(words: Word[], found: { name: string; length: number }):
 
 /** Where the clause of a command begins: at the adverbs and joining words before it. */
 function startOf(lower: string, at: number): number {
-  const before = lower.slice(0, at)
+  // A few words are enough: a long sentence is not gone through again for each of its commands.
+  const from = Math.max(0, at - NEAR)
   const m =
     /(?:[,;]\s*|\s+)(?:(?:and|then|or|now|finally|next|also|just)\s+)*(?:[a-z]+ly\s+)*$/.exec(
-      before,
+      lower.slice(from, at),
     )
-  return m ? m.index : at
+  return m ? from + m.index : at
 }
+const NEAR = 80

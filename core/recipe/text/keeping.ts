@@ -23,15 +23,19 @@ export function keepingsIn(text: string): Keeping[] {
   /** The place last spoken of: `it keeps for 3 days there`. */
   let there: Keeping['place'] | undefined
   for (const sentence of text.split(/(?<=[.!?;])\s+|\n/)) {
-    const speaks = SPEAKS.test(plain(sentence))
+    const said = plain(sentence)
+    if (!SPEAKS.test(said)) {
+      there = placeIn(said) ?? there
+      continue
+    }
+    const whole = placeIn(said)
     for (const part of sentence.split(/\bor\b|,/i)) {
       const own = placeIn(plain(part))
-      const whole = placeIn(plain(sentence))
       const place = own ?? (/\bthere\b/i.test(part) ? there : whole)
       const days = Math.max(0, ...durationsIn(part).map((d) => Math.floor(d.most / 1440)))
-      if (speaks && place && days >= 1 && days <= 800 && !found.has(place)) found.set(place, days)
+      if (place && days >= 1 && days <= 800 && !found.has(place)) found.set(place, days)
     }
-    there = placeIn(plain(sentence)) ?? there
+    there = whole ?? there
   }
   return [...found].map(([place, days]) => ({ place, days }))
 }

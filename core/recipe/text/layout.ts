@@ -146,10 +146,13 @@ export function layoutOf(text: string): Layout {
     }
   })
   const steps = lines.filter((l, i) => kind[i] === 'method' && l && l !== END)
-  const ingredients = splitLines(listed.map((l) => l.line)).map((line) => ({
-    line,
-    group: listed.find((l) => l.line === line)?.group,
-  }))
+  const split = splitLines(listed.slice(0, MOST_INGREDIENTS).map((l) => l.line))
+  if (split.length > MOST_INGREDIENTS || listed.length > MOST_INGREDIENTS)
+    doubts.push(`only the first ${MOST_INGREDIENTS} ingredients were read`)
+  const groupOf = new Map(listed.map((l) => [l.line, l.group]))
+  const ingredients = split
+    .slice(0, MOST_INGREDIENTS)
+    .map((line) => ({ line, group: groupOf.get(line) }))
   if (!ingredients.length) {
     const told = toldIn(lines.slice(lines.findIndex(Boolean) + 1))
     for (const line of told.length ? told : ingredientsInProse(steps.join(' ')))
@@ -195,11 +198,13 @@ const isTitled = (lines: readonly string[], i: number) =>
 const isCapitals = (line: string) => /^[A-Z][A-Z &'’-]{2,30}:?$/.test(line)
 const LABELLED = /^(?:for|to) [a-z ]{3,40}:\s*(?=\d|half\b|an? )/i
 const AMOUNT_FIRST = /^(?:about |an? |half |some |one )?\d|^(?:an?|half|one|some)\s/i
+/** Most ingredients that are taken for those of one recipe. */
+export const MOST_INGREDIENTS = 250
 /** The things of a list in one line: by semicolons or, where there are none, by commas. */
 const itemsIn = (line: string) =>
   line
     .replace(/\.$/, '')
-    .split(line.includes(';') ? /\s*;\s*/ : /\s*,\s*/)
+    .split(line.includes(';') ? /\s*;\s*/ : /\s*,\s*/, MOST_INGREDIENTS)
     .filter(Boolean)
 
 const GROUP =
@@ -211,7 +216,7 @@ function unfolded(text: string): string[] {
     text
       .replace(/\t/g, ' ')
       .split(/\r?\n/)
-      .map((l) => l.trim()),
+      .flatMap((l) => piecesOf(l.trim())),
   ).flatMap((l) => {
     const m =
       /^((?:the )?(?:ingredients|you(?:'ll)? need|method|directions|instructions|preparation|steps))\s*:\s*(\S.*)$/i.exec(
@@ -244,6 +249,22 @@ function unfolded(text: string): string[] {
   )
     lines.splice(first, 1, opening[1]!, opening[2]!)
   return lines
+}
+
+/** Longest line that is looked at as one, in characters. */
+const LONGEST_LINE = 2000
+/** A very long line in pieces, each up to the end of a sentence or of a thing in a list. */
+function piecesOf(line: string): string[] {
+  const out: string[] = []
+  let rest = line
+  while (rest.length > LONGEST_LINE) {
+    const head = rest.slice(0, LONGEST_LINE)
+    const stop = Math.max(head.lastIndexOf('. '), head.lastIndexOf('; '))
+    const end = (stop > 0 ? stop : Math.max(head.lastIndexOf(', '), LONGEST_LINE - 2)) + 1
+    out.push(rest.slice(0, end).trim())
+    rest = rest.slice(end).trim()
+  }
+  return [...out, rest]
 }
 
 const AMOUNT_HEAD = /^(?:amounts?|how much|quantit(?:y|ies)|qty|weight)$/i
@@ -325,11 +346,12 @@ function itemsOf(line: string): string[] {
   if (!/^(?:[-*•]\s*)?(?:\d|half\b|an? )/i.test(own) || /^\d{1,2}\s*[.):]\s/.test(own))
     return [line]
   for (const mark of [/\s*;\s*/, /\s+\/\s+/, /\s+\|\s+/])
-    if (own.split(mark).length > (listed ? 1 : 2)) return own.split(mark).filter(Boolean)
-  const all = own.replace(/\.$/, '').split(/,\s*/)
+    if (own.split(mark).length > (listed ? 1 : 2))
+      return own.split(mark, MOST_INGREDIENTS).filter(Boolean)
+  const all = own.replace(/\.$/, '').split(/,\s*/, MOST_INGREDIENTS)
   if (listed && all.length > 2 && LABELLED.test(line) && !/\d/.test(all.slice(1).join(' ')))
     return all
-  const parts = own.replace(/\.$/, '').split(/,\s*(?=\d)/)
+  const parts = own.replace(/\.$/, '').split(/,\s*(?=\d)/, MOST_INGREDIENTS)
   // `2 chickens, 1.6 kg each` is one thing.
   if (
     parts

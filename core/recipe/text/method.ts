@@ -56,8 +56,13 @@ export function stepsOf(
     [...ingredients.flatMap((i) => namesOf(i.item)), ...KIND_WORDS].map(singular),
   )
   const unused: string[] = []
+  let read = 0
   sectionsOf(method).forEach((section, k) => {
     for (const { text, label } of section.sentences) {
+      if (++read > MOST_SENTENCES || text.length > LONGEST_SENTENCE) {
+        unused.push(text.slice(0, 80))
+        continue
+      }
       // How to warm it up another day is no part of the session.
       if (label && /^to (?:reheat|store|freeze)\b/i.test(label)) continue
       const groups = withObjects(grouped(clausesOf(inTurns(asCommand(text), foods), foods)))
@@ -67,8 +72,14 @@ export function stepsOf(
       )
     }
   })
-  return { steps: reader.end(), unused }
+  return { steps: reader.end(), unused: unused.slice(0, MOST_UNUSED) }
 }
+
+/** Most sentences of a method that are read, and the longest: beyond is no recipe that anybody cooks. */
+const MOST_SENTENCES = 250
+const LONGEST_SENTENCE = 2000
+/** As many sentences that became no step are named. */
+const MOST_UNUSED = 50
 
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 

@@ -132,3 +132,23 @@ describe('readRecipeText', () => {
     )
   })
 })
+
+describe('a text of any kind', () => {
+  it.each([
+    ['a list without end', '2, '.repeat(16_000)],
+    ['one sentence of commands', `Dish\n\n${'Chop the onion and '.repeat(3000)}`],
+    ['1,800 sentences', `Dish\n\n500 g x\n\n${'Simmer the stock for 10 minutes. '.repeat(1800)}`],
+    [
+      '2,000 ingredients',
+      `Dish\n\n${Array.from({ length: 2000 }, (_, i) => `${i + 1} g thing`).join('\n')}\n\nMix it all.`,
+    ],
+    ['open brackets', '((((('.repeat(12_000)],
+    ['times one after the other', '1 hour 1 hour and 1-2 '.repeat(2600)],
+    ['keeping in every clause', `Dish\n\n${'keeps 3 days in the fridge or '.repeat(1900)}`],
+  ])('is read in moments: %s', (_, text) => {
+    const began = performance.now()
+    readRecipeText(text)
+    // 60 kB take well under a second on a quiet machine; what went wrong took minutes.
+    expect(performance.now() - began).toBeLessThan(5000)
+  })
+})
