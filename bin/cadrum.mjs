@@ -20,7 +20,13 @@ if (!commands[command]) fail(USAGE)
 // With several threads it is they who plan: this one compiles little that is worth keeping.
 const threaded = rest.some((arg) => arg.startsWith('--threads'))
 const core = await loadCore('core/cli.ts', threaded ? 'threads' : command)
-process.exitCode = await commands[command](rest)
+try {
+  process.exitCode = await commands[command](rest)
+} catch (error) {
+  // A fault of ours, in words: a stack helps nobody at the stove.
+  console.error(`cadrum ${command} failed, which is a fault of ours: ${error.message}`)
+  process.exitCode = 5
+}
 
 async function plan(args) {
   const { files, flags } = parse(args, [

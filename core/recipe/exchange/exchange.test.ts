@@ -98,6 +98,15 @@ describe('readRecipes', () => {
     expect(reading.ok).toBe(false)
     if (!reading.ok) expect(reading.issues[0]!.message).toContain(why)
   })
+
+  it('refuses a page of tags without end, in words and at once', () => {
+    const began = performance.now()
+    const reading = readRecipes(`<html><body>${'<div>'.repeat(900_000)}x</body></html>`)
+    expect(reading.ok).toBe(false)
+    if (!reading.ok) expect(reading.issues[0]!.message).toContain('too many parts')
+    expect(readRecipes(`<html><body>${'<div>'.repeat(40_000)}</body></html>`).ok).toBe(true)
+    expect(performance.now() - began).toBeLessThan(8000)
+  })
 })
 
 describe('plannable', () => {

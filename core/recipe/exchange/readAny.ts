@@ -9,6 +9,9 @@ import { fromCsv } from './table'
 /** Largest file that is looked at for recipes, in characters. */
 export const LARGEST_RECIPE_FILE = 20_000_000
 
+/** Most tags of a page: beyond it, opening and never closing them takes minutes. */
+const MOST_TAGS = 50_000
+
 /**
  * Every recipe in a text or file: our own JSON, schema.org linked data (alone or in a saved page),
  * CSV, our Markdown, or ordinary recipe text. What it is is found out from the content. Anything
@@ -26,6 +29,8 @@ export function readRecipes(content: string): Reading<Found[]> {
   if (text.includes('\0')) return no('this is no text', 'text, HTML, JSON or CSV')
   if (/^\s*[[{]/.test(text)) return fromJson(text, no)
   if (/^\s*<(?:!doctype|html|\?xml|head|body|div|article|script)/i.test(text)) {
+    if ((text.match(/</g) ?? []).length > MOST_TAGS)
+      return no('the page has too many parts', `a saved page of up to ${MOST_TAGS} tags`)
     const { found, text: words } = fromHtml(text)
     return { ok: true, value: found.length ? found : [{ read: readRecipeText(words) }] }
   }
