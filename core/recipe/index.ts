@@ -52,6 +52,7 @@ export { freeId, idFor, markFor } from './naming'
 export { plannable } from './plannable'
 export { readRecipe } from './read'
 export { canSplit, readKinds, type Kind } from './variants'
+export { sharesOf } from './shares'
 export { named, onlyWhen, whenOf, withInstead } from './routes'
 export {
   recipeSchema,

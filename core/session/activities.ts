@@ -98,7 +98,7 @@ export function activitiesOf(
         text,
         work: step.work,
         turns: portions.turns,
-        uses: usesOf(dish, step, portions, turn),
+        uses: usesOf(dish, step, portions, turn, told.shares(step)),
         hygiene,
         later: laterOf(step),
         ...(about === undefined ? {} : { about }),
@@ -117,11 +117,20 @@ const withoutKept = (way: Way, kept: ReadonlySet<string>): Way =>
   kept.size ? { ...way, on: way.on.filter((need) => !kept.has(need.kind)) } : way
 
 /** What one turn takes of what the step uses: its own share. */
-function usesOf({ recipe, batches }: DishToMake, step: Step, portions: Portions, turn: number) {
+function usesOf(
+  { recipe, batches }: DishToMake,
+  step: Step,
+  portions: Portions,
+  turn: number,
+  taken: ReadonlyMap<string, number>,
+) {
   const share = portions.shareOf(turn)
-  return step.uses.map((id) => {
+  return step.uses.flatMap((id) => {
+    const part = taken.get(id) ?? 1
+    if (part <= 0) return []
     const own = recipe.ingredients.find((i) => i.id === id)!
-    return ingredientLine({ ...own, amount: measurable(own.amount * batches * share, own.unit) })
+    const amount = measurable(own.amount * batches * share * part, own.unit)
+    return [ingredientLine({ ...own, amount })]
   })
 }
 

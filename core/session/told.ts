@@ -1,10 +1,12 @@
-import { aboutStep, type Recipe, type Step } from '../recipe'
+import { aboutStep, sharesOf, type Recipe, type Step } from '../recipe'
 import { cautionsOf } from '../safety'
 
 /** What is said of the steps of a dish beside their own words. */
 export interface Told {
   /** The food that a step is about: `the potatoes`. */
   about: (step: Step) => string | undefined
+  /** Which share of its ingredients it takes, by their ids. */
+  shares: (step: Step) => ReadonlyMap<string, number>
   /** What can hurt somebody there: the recipe's own words, then what the table of hazards adds. */
   caution: (step: Step) => string | undefined
   /** The same for when it is over. */
@@ -21,7 +23,9 @@ export function toldOf(recipe: Recipe): Told {
       .map((c) => c.text)
       .filter((text) => step.caution === undefined || !isAlike(text, step.caution))
   const inWords = (texts: readonly string[]) => (texts.length ? texts.join(' ') : undefined)
+  const shares = sharesOf(recipe)
   return {
+    shares: (step) => shares.get(step.id)!,
     about: (step) => aboutStep(recipe, step),
     caution: (step) =>
       inWords([...(step.caution === undefined ? [] : [step.caution]), ...of(step, false)]),

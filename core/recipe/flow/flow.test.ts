@@ -104,6 +104,16 @@ describe('how long food may stand', () => {
     expect(run(recipe, 'pot').takers).toEqual([])
   })
 
+  it('bakes one of two pies in the dish that it was put into', () => {
+    const recipe = told(
+      'Divide the filling between two pie dishes. Brush with the egg. Wrap one pie and freeze. Bake the other at 200 °C for 35 minutes.',
+      '1 kg filling\n1 egg',
+    )
+    const dishes = vesselRuns(recipe).filter((r) => r.vessel.kind === 'oven-dish')
+    expect(dishes).toHaveLength(1)
+    expect(dishes[0]!.steps).toEqual(expect.arrayContaining(['divide', 'bake']))
+  })
+
   it('lets cut vegetables and rested food stand as long as one likes', () => {
     const recipe = told('Chop the carrots. Boil the carrots for 8 minutes.', '3 carrots')
     expect(link(recipe, 'chop', 'boil').most).toBeUndefined()

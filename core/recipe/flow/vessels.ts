@@ -17,6 +17,9 @@ export const HOLDS_FOOD = new Set([
   'mixer',
 ])
 
+/** Kinds that food is shaped or divided into and baked in. */
+const BAKED_IN = new Set(['oven-dish', 'tin'])
+
 /** One vessel, from the step that fills it to those that empty it. */
 export interface VesselRun {
   id: string
@@ -99,7 +102,10 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
           run.vessel.kind === own.kind &&
           // A vessel that only one way of cooking has filled is there only where that way is taken.
           [undefined, optionOf.get(step.id)].includes(optionOf.get(run.steps[0]!)) &&
-          (same || !food || (food && inside && takers.get(from)!.size === 1)),
+          // Of two pies in their dishes one is baked in its own, whatever becomes of the other.
+          (same ||
+            !food ||
+            (inside && (takers.get(from)!.size === 1 || BAKED_IN.has(run.vessel.kind)))),
       )
       const last = alike.at(-1)?.from
       into = [...new Set(alike.filter((i) => i.from === last).map((i) => i.run))]

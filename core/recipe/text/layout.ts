@@ -115,6 +115,7 @@ export function layoutOf(text: string): Layout {
         /\s*[(\-–—,]?\s*\b(?:makes|serves|feeds)\s+(?:\d+|[a-z]+)(?: [a-z]+)?(?: (?:to|or) \w+)?\)?\s*$/i,
         '',
       )
+      .replace(/\s*\((?:makes|serves|feeds)\b[^)]*\)\s*$/i, '')
       .replace(/\s*\(\d{1,2}\)$/, '')
   if (!name) {
     name = 'A recipe without a name'

@@ -72,6 +72,12 @@ describe('a list of ingredients', () => {
   })
 })
 
+it('takes for how many it is out of the name, and writes it as one does', () => {
+  const text =
+    'CHICKEN AND LEEK PIE (makes 2 pies, each for 4)\n\n3 leeks\n500 g pastry\n\nSlice the leeks.'
+  expect(readRecipeText(text)).toMatchObject({ name: 'Chicken and leek pie', serves: 8 })
+})
+
 describe('what a sentence means', () => {
   it('washes what it slices, and waits for nothing else', () => {
     const { steps } = read(
