@@ -1,13 +1,34 @@
 import { grainOf, mostLitres, type Recipe } from '../recipe'
 import { upTo } from './ahead'
 
-/** Litres that a unit of an ingredient fills: a kilo about as much as a litre. Pieces are not known. */
+/** Large things that are counted in pieces, in litres: estimates of ours, by usual weights. */
+const PIECES: [RegExp, number][] = [
+  [/\b(?:thighs?|drumsticks?|breasts?|wings?|legs?|fillets?|livers?|stock|broth)\b(?! of)/, 0],
+  [/\bturkeys?\b/, 5],
+  [/\b(?:goose|geese)\b/, 4],
+  [/\bducks?\b/, 2.2],
+  [/\b(?:chickens?|hens?)\b/, 1.6],
+  [/\b(?:leg|shoulder) of (?:lamb|pork)\b|\bham\b|\bgammon\b|\bjoint\b/, 2],
+  [/\b(?:pumpkin|squash|cabbage|cauliflower)s?\b/, 1],
+]
+/** Litres of one piece: as its weight is stated, or by what it is. */
+function pieceLitres({ item, note }: Recipe['ingredients'][number]): number {
+  const whole = `${item} ${note ?? ''}`.toLowerCase()
+  const stated = /(\d+(?:\.\d+)?) ?(kg|g)\b/.exec(whole)
+  if (stated) return Number(stated[1]) * (stated[2] === 'kg' ? 1 : 0.001)
+  return PIECES.find(([words]) => words.test(whole))?.[1] ?? 0
+}
+
+/** Litres that a unit of an ingredient fills: a kilo about as much as a litre. Small pieces are not known. */
 const LITRES: Record<string, number> = { g: 0.001, kg: 1, ml: 0.001, l: 1 }
 export type Filled = 'pot' | 'slow-cooker' | 'pressure-cooker'
 
-/** Litres of all that has gone in by a step, without what is counted in pieces or spoons. */
+/** Litres of all that has gone in by a step, without spoons and small things that are counted. */
 export const litresBy = (recipe: Recipe, step: string): number =>
-  insideBy(recipe, step).reduce((sum, i) => sum + i.amount * (LITRES[i.unit] ?? 0), 0)
+  insideBy(recipe, step).reduce(
+    (sum, i) => sum + i.amount * (i.unit === 'piece' ? pieceLitres(i) : (LITRES[i.unit] ?? 0)),
+    0,
+  )
 
 function insideBy(recipe: Recipe, step: string): Recipe['ingredients'] {
   const steps = upTo(recipe, [step])
@@ -17,7 +38,7 @@ function insideBy(recipe: Recipe, step: string): Recipe['ingredients'] {
 
 /**
  * Litres that a pot or cooker must hold for one batch: all that has gone in by a step, with the room
- * above it that such a vessel wants. Only ever too little, since what is counted in pieces is left
+ * above it that such a vessel wants. Rather too little, since small things that are counted are left
  * out; undefined where next to nothing is known.
  */
 export function litresIn(recipe: Recipe, to: string, kind: Filled): number | undefined {

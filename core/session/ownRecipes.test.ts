@@ -66,6 +66,24 @@ describe('a cook’s own recipes in a ready kitchen', () => {
     expect(at('braise').start - at('brown').end).toBeGreaterThanOrEqual(30 * 60)
   })
 
+  it('cook a whole bird in a pot that holds it', () => {
+    const soup = recipeSchema.parse(
+      plannable(
+        readRecipeText(
+          'Chicken broth\nServes 6\n\nIngredients\n1 whole chicken (about 1.6kg)\n2 carrots\n\nMethod\nPut the chicken and carrots in a pot, cover with water and simmer for 2 hours.',
+        ),
+        'broth',
+        'Br',
+      ),
+    )
+    const small = kitchenSchema.parse(READY_KITCHENS.find((k) => /small/i.test(k.title))!.kitchen)
+    const reading = compileSession({ session: session(['broth']), kitchen: small, recipes: [soup] })
+    if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+    const plan = solve(reading.value.problem, { iterations: 30 })
+    const pots = plan.holds.map((h) => small.stations.find((s) => s.id === h.station)!)
+    expect(pots.filter((s) => s.kind === 'pot').map((s) => s.size)).toEqual([5])
+  })
+
   it('plan together, six at a time', () => {
     const reading = compileSession({
       session: session(recipes.slice(0, 6).map((r) => r.id)),
