@@ -126,7 +126,7 @@ test('on a machine with cores to spare several searches plan together, and stop 
   await expect(page.getByTestId('planning')).toContainText('Best so far')
   expect(page.workers()).toEqual(kept)
   for (let i = 0; i < 2; i++) await bread.getByRole('button', { name: /Fewer batches/ }).click()
-  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 12_000 })
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 45_000 })
   await expect(page.getByTestId('finished')).toHaveText(finished!)
   await page.reload()
   await expect(page.getByTestId('finished')).toHaveText(finished!)
