@@ -197,6 +197,8 @@ function withoutCommand(sentence: string): Clause[] {
     return [{ text, verb: 'cook', work: 'slow', light: false, meanwhile: false }]
   if (timed && /\bair[ -]?fryer\b/i.test(sentence))
     return [{ text, verb: 'bake', work: 'bake', light: false, meanwhile: false }]
+  if (/\b(?:fridge|refrigerator)\b/i.test(sentence) && !oven)
+    return [{ text, verb: 'chill', work: 'chill', light: false, meanwhile: false }]
   const [work, verb]: [WorkKind, string] = release
     ? ['rest', 'rest']
     : !oven

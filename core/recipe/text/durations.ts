@@ -88,6 +88,8 @@ function kindOf(
     return { kind: 'perWeight', grams: Math.round(Number(weight[1] ?? 1) * grams) }
   }
   // `2 minutes less than the packet says`: how long that is stands elsewhere.
+  // Nobody cooks for months.
+  if (/\bmonth/.test(line.slice(at, end))) return { kind: 'keeps' }
   if (/^\s*(?:less|more|longer|shorter|fewer) than\b/.test(after)) return { kind: 'moment' }
   if (
     /\bthe (?:next|coming|whole)\s*$/.test(before) &&

@@ -198,13 +198,16 @@ function bakedIn(lower: string, where: Whereabouts): string {
 
 /** A bare `pan` is the one at hand, or the one that such work takes. */
 const panOf = (work: WorkKind, where: Whereabouts) =>
-  where.vessel !== undefined && ON_HOB.has(where.vessel)
-    ? where.vessel
-    : ['brown', 'fry', 'soften'].includes(work)
-      ? where.pan
-      : work === 'bake'
-        ? 'tray'
-        : 'pot'
+  // `Cool in the pan`: in the tin that it was baked in.
+  (work === 'cool' || work === 'rest') && where.dish !== undefined
+    ? where.dish
+    : where.vessel !== undefined && ON_HOB.has(where.vessel)
+      ? where.vessel
+      : ['brown', 'fry', 'soften'].includes(work)
+        ? where.pan
+        : work === 'bake'
+          ? 'tray'
+          : 'pot'
 
 const usable = (vessel: string | undefined) =>
   vessel !== undefined &&

@@ -150,6 +150,9 @@ class Reader {
       before.do = `${before.do}, ${lowerFirst(text.replace(/[\s.,;:]+$/, ''))}`
       return
     }
+    // `Thaw overnight and reheat`: what is in the freezer is eaten another day.
+    if (before?.work === 'pack' && /^(?:to serve,? )?(?:thaw|defrost|re-?heat)\b/i.test(text))
+      return
     const again = before && AGAIN.exec(plain(text))
     if (again) {
       this.again(before, group, text, place, Number(again[1] ?? 2))
@@ -373,7 +376,7 @@ class Reader {
     // A bowl that nobody spoke of is no place where the dish is from now on.
     if (
       main &&
-      work !== 'drain' &&
+      (work !== 'drain' || STRAINED_INTO.test(text)) &&
       work !== 'cut' &&
       work !== 'heat' &&
       (main !== 'bowl' || vessel) &&
@@ -485,6 +488,7 @@ class Reader {
   }
 }
 
+const STRAINED_INTO = /\binto (?:an?|the|another) (?:\w+ )?(?:pan|pot|saucepan|bowl|jug)\b/i
 const PREPARES =
   /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line) (?:and (?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
 /** The heading that all of them stand under, or that they stand under none; undefined where they differ. */

@@ -139,6 +139,10 @@ export const bareOf = (text: string) =>
     .replace(/^(?:off|away from) the heat,\s*/i, '')
     .replace(LEAD, '')
     .replace(/\b(?:duck|goose|bacon|chicken|beef|pork|lamb) (fat|dripping)\b/gi, '$1')
+    .replace(
+      /\b(sink|bowl|bath|basin) (?:full )?of ice[d]? (?:cold )?water\b/gi,
+      '$1 of an ice bath',
+    )
     .replace(/\baccording to\b[^,;.]*/gi, ' ')
     .replace(/\b(?:until|till|so that|to serve with|making sure)\b[^,;.]*/gi, ' ')
     .replace(/\bwhile\b[^,;.]*/gi, ' ')

@@ -106,6 +106,8 @@ const PUT_ALL =
 const COOKS_IN =
   /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
 
+const WET_AND_DRY = /\b(?:wet|dry|liquid) (?:ingredients|mixture|mix)\b|\binto the dry\b/
+
 const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
 const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
@@ -254,6 +256,9 @@ export class Sourcing {
       const thread = this.madeAs(name, mention, found)
       if (thread) found.add(thread)
     }
+    // `Pour the wet ingredients into the dry`: what was mixed so far.
+    if (WET_AND_DRY.test(lower))
+      for (const t of kept.open) if (t.where.vessel === 'bowl' && !t.cooked) found.add(t)
     // `Tip into the dal`: by the heading of its ingredients.
     for (const t of kept.open)
       if (!found.has(t) && kept.headingOf(t).some((n) => into(n).test(lower))) found.add(t)

@@ -176,6 +176,42 @@ describe('what a sentence means', () => {
   })
 })
 
+describe('what is said without its unit or its verb', () => {
+  it.each([
+    ['Roast the bones in a tin at 220 for 40 min till well browned.', 220],
+    ['Get the oven going at 220. Roast the bones for 40 minutes.', 220],
+  ])('has the heat of: %s', (method, celsius) => {
+    const { steps } = read(method, '1.5 kg beef bones')
+    expect(steps.at(-1)!.celsius).toBe(celsius)
+  })
+
+  it('chills, freezes, and thaws on another day', () => {
+    const { steps } = read(
+      'Simmer the beans for 1 hour. Fridge overnight. Freeze in 500 ml tubs, leaving plenty of room at the top, for up to 4 months. Thaw overnight in the refrigerator and reheat on the stove until it reaches 165°F.',
+      '500 g beans',
+    )
+    expect(steps.map((s) => s.work)).toEqual(['simmer', 'chill', 'pack'])
+  })
+
+  it('cools the broth in the pot that it was strained into', () => {
+    const { steps } = read(
+      'Simmer the bones in the water in a large pot for 4 hours. Strain through a sieve into a clean pot. Cool the pot in a sink of iced water for 20 minutes.',
+      '1.5 kg beef bones\n2.5 l cold water',
+    )
+    expect(find(steps, 'cool the pot').after).toEqual([{ step: find(steps, 'strain').id }])
+    expect(find(steps, 'cool the pot').uses).toEqual([])
+  })
+
+  it('pours the wet ingredients into the dry, and cools muffins in their tin', () => {
+    const { steps } = read(
+      'In a bowl whisk together flour and sugar. In another bowl beat the eggs with the milk. Pour the wet ingredients into the dry and stir. Spoon into a muffin tin and bake for 20 minutes at 200 °C. Let cool 5 minutes in the pan.',
+      '250 g flour\n100 g sugar\n2 eggs\n200 ml milk',
+    )
+    expect(after(steps, 'wet ingredients')).toHaveLength(2)
+    expect(find(steps, 'let cool').equipment).toEqual(['tin'])
+  })
+})
+
 describe('where the food goes on', () => {
   it('is in its tin in the oven when only the heat is turned down', () => {
     const { steps } = read(
