@@ -106,7 +106,7 @@ const words = computed(() => {
 @media (max-width: 600px) {
   .progress {
     flex-basis: 100%;
-    min-height: 175px;
+    min-height: 244px;
   }
   .run {
     grid-template-columns: minmax(0, 1fr);
