@@ -1,1 +1,1 @@
-export { amountText, measurable, UNITS, type Unit } from './units'
+export { amountText, IN_SMALL, measurable, UNITS, WITH_SPOONS, type Unit } from './units'

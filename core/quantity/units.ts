@@ -2,6 +2,11 @@
 export const UNITS = ['g', 'kg', 'ml', 'l', 'piece', 'tsp', 'tbsp', 'pinch'] as const
 export type Unit = (typeof UNITS)[number]
 
+/** How many grams or millilitres a unit of weight or volume is. */
+export const IN_SMALL: Partial<Record<Unit, number>> = { g: 1, kg: 1000, ml: 1, l: 1000 }
+/** The same with spoons, by their millilitres. */
+export const WITH_SPOONS: Partial<Record<Unit, number>> = { ...IN_SMALL, tsp: 5, tbsp: 15 }
+
 /** An amount as a cook can measure it: grams to 5, pieces to a half, spoons to a quarter. */
 export function measurable(amount: number, unit: Unit): number {
   const step = { g: 5, ml: 5, kg: 0.05, l: 0.05, piece: 0.5, tsp: 0.25, tbsp: 0.5, pinch: 1 }[unit]

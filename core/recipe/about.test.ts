@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { aboutStep } from './about'
+import { aboutSteps } from './about'
 import { plannable } from './plannable'
 import { recipeSchema } from './schema'
 import { readRecipeText } from './text'
@@ -14,7 +14,7 @@ const aboutOf = (ingredients: string, method: string) => {
       'Di',
     ),
   )
-  return aboutStep(recipe, recipe.steps.at(-1)!)
+  return aboutSteps(recipe).get(recipe.steps.at(-1)!.id)
 }
 
 describe('what a step is about', () => {

@@ -1,20 +1,31 @@
-import { foodLinks } from './flow'
-import type { Recipe, Step } from './schema'
+import { WITH_SPOONS } from '../quantity'
+import { comesFrom, foodLinks } from './flow'
+import type { Recipe } from './schema'
 import { isLiquid, isMeat } from './text/foods'
 import { isStaple } from './text/references'
 
 type Ingredient = Recipe['ingredients'][number]
 
 /**
- * The food that a step is about, as one says it: `the duck legs`, `the onions and peppers`. Meat and
- * fish first, then what there is most of; undefined where nothing but oil, salt and water is in it.
+ * The food that each step is about, as one says it: `the duck legs`, `the onions and peppers`. Meat
+ * and fish first, then what there is most of; none where nothing but oil, salt and water is in it.
  */
-export function aboutStep(recipe: Recipe, step: Step): string | undefined {
+export function aboutSteps(recipe: Recipe): Map<string, string> {
   const links = foodLinks(recipe)
-  const steps = new Set([step.id])
-  for (const id of steps) for (const l of links) if (l.to === id) steps.add(l.from)
-  const used = new Set(recipe.steps.filter((s) => steps.has(s.id)).flatMap((s) => s.uses))
-  const food = recipe.ingredients
+  return new Map(
+    recipe.steps.flatMap((step) => {
+      const inside = comesFrom(links, step.id)
+      const about = inWords(
+        new Set(recipe.steps.filter((s) => inside.has(s.id)).flatMap((s) => s.uses)),
+        recipe.ingredients,
+      )
+      return about === undefined ? [] : [[step.id, about] as const]
+    }),
+  )
+}
+
+function inWords(used: ReadonlySet<string>, all: readonly Ingredient[]): string | undefined {
+  const food = all
     .filter((i) => used.has(i.id) && !isStaple(i.item) && !isLiquid(i.item))
     .map((i) => ({ name: nameOf(i), rank: isMeat(i.item) ? Infinity : grams(i) }))
     .sort((a, b) => b.rank - a.rank || 0)
@@ -33,13 +44,5 @@ const nameOf = ({ item }: Ingredient) =>
 
 /** What a piece of something is counted as here, in grams: an estimate of ours. */
 const PIECE = 100
-const GRAMS: Partial<Record<Ingredient['unit'], number>> = {
-  g: 1,
-  kg: 1000,
-  ml: 1,
-  l: 1000,
-  piece: PIECE,
-  tbsp: 15,
-  tsp: 5,
-}
-const grams = ({ amount, unit }: Ingredient) => amount * (GRAMS[unit] ?? 1)
+const grams = ({ amount, unit }: Ingredient) =>
+  amount * (unit === 'piece' ? PIECE : (WITH_SPOONS[unit] ?? 1))

@@ -1,4 +1,4 @@
-export { aboutStep } from './about'
+export { aboutSteps } from './about'
 export { allergensIn, allergensOf, READ_THE_PACK, type AllergensFound } from './allergens'
 export {
   asRead,
@@ -31,7 +31,9 @@ export {
   thawHours,
 } from './sums'
 export {
+  comesFrom,
   foodLinks,
+  goesInto,
   HOLDS_FOOD,
   lotsOf,
   standingBetween,

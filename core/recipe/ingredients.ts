@@ -1,4 +1,4 @@
-import { amountText, UNITS, type Unit } from '../quantity'
+import { amountText, UNITS, IN_SMALL } from '../quantity'
 import type { Issue, Reading } from '../reading'
 import { idFor } from './naming'
 import type { Recipe } from './schema'
@@ -24,8 +24,6 @@ function packsText(i: Ingredient): string {
   if (packs > 1.03) return ` (${count}packs of ${size})`
   return near && quarters === 1 ? ` (1 pack of ${size})` : ` (${count}of a ${size} pack)`
 }
-
-const IN_SMALL: Partial<Record<Unit, number>> = { g: 1, kg: 1000, ml: 1, l: 1000 }
 
 /** How many packs the amount is; undefined where it does not come in packs. */
 export function packsIn(i: Ingredient): number | undefined {

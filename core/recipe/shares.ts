@@ -1,23 +1,13 @@
-import { foodLinks, inOrder } from './flow'
-import type { Recipe, Step } from './schema'
-import { namesOf } from './text/ingredientLine'
-import { plain } from './text/plain'
+import { WITH_SPOONS } from '../quantity'
+import { comesFrom, foodLinks, inOrder } from './flow'
+import type { Recipe } from './schema'
+import { beforeNames, REST } from './text/references'
 import type { WorkKind } from './work'
 
 type Ingredient = Recipe['ingredients'][number]
 
 /** Work that gets an ingredient ready and does not put it into anything yet. */
 const GETS_READY = new Set<WorkKind>(['cut', 'measure', 'drain', 'soak', 'rest', 'chill'])
-/** Grams and millilitres of a unit, so that `2 tbsp of the oil` can be told of 60 ml. */
-const SIZE: Partial<Record<Ingredient['unit'], number>> = {
-  g: 1,
-  kg: 1000,
-  ml: 1,
-  l: 1000,
-  tsp: 5,
-  tbsp: 15,
-  piece: 1,
-}
 const FRACTIONS: [RegExp, number][] = [
   [/(?:three|3) quarters(?: of)?(?: the)?$|0\.75(?: of)?(?: the)?$/, 0.75],
   [/(?:two|2) thirds(?: of)?(?: the)?$|0\.667(?: of)?(?: the)?$/, 2 / 3],
@@ -25,34 +15,29 @@ const FRACTIONS: [RegExp, number][] = [
   [/(?:a |one |1 )?third(?: of)?(?: the)?$|0\.333(?: of)?(?: the)?$/, 1 / 3],
   [/(?:a |one |1 )?quarter(?: of)?(?: the)?$|0\.25(?: of)?(?: the)?$/, 0.25],
 ]
-const REST =
-  /\b(?:rest(?: of)?(?: the)?|remaining|remainder of(?: the)?|other half(?: of)?(?: the)?)$/
-
 /** Which share of an ingredient the words of a step take: `200 g of the yoghurt`, `half the butter`. */
 function shareIn(text: string, own: Ingredient): number | 'rest' | undefined {
-  const lower = plain(text)
-  for (const name of namesOf(own.item)) {
-    const at = lower.search(new RegExp(`\\b${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`))
-    if (at < 0) continue
-    // Without what only describes it: `half the unsalted butter`.
-    const before = lower.slice(0, at).trim()
-    for (const lead of [before, before.replace(/\s[a-z-]+$/, '')]) {
-      if (REST.test(lead)) return 'rest'
-      const fraction = FRACTIONS.find(([pattern]) => pattern.test(lead))
-      if (fraction) return fraction[1]
-      const stated =
-        /(\d+(?:\.\d+)?) ?(g|kg|ml|l|tbsp|tsp|tablespoons?|teaspoons?)(?: of)?(?: the)?$/.exec(lead)
-      if (stated) {
-        const unit = stated[2]!
-          .replace(/^tablespoons?$/, 'tbsp')
-          .replace(/^teaspoons?$/, 'tsp') as Ingredient['unit']
-        const whole = own.amount * (SIZE[own.unit] ?? 0)
-        const share = (Number(stated[1]) * (SIZE[unit] ?? 0)) / whole
-        if (own.unit !== 'piece' && whole > 0 && share <= 1) return share
-      }
+  for (const before of beforeNames(text, own.item)) {
+    if (REST.test(before)) return 'rest'
+    // With or without a word that only describes it: `half the unsalted butter`.
+    for (const lead of [before.trim(), before.trim().replace(/\s[a-z-]+$/, '')]) {
+      const share = FRACTIONS.find(([pattern]) => pattern.test(lead))?.[1] ?? statedIn(lead, own)
+      if (share !== undefined) return share
     }
   }
   return undefined
+}
+
+/** `200 g of the`: as a share of all that there is. */
+function statedIn(lead: string, own: Ingredient): number | undefined {
+  const m = /(\d+(?:\.\d+)?) ?(g|kg|ml|l|tbsp|tsp|tablespoons?|teaspoons?)(?: of)?(?: the)?$/.exec(
+    lead,
+  )
+  const whole = own.amount * (WITH_SPOONS[own.unit] ?? 0)
+  if (!m || whole === 0) return undefined
+  const unit = m[2]!.replace(/^tablespoons?$/, 'tbsp').replace(/^teaspoons?$/, 'tsp')
+  const share = (Number(m[1]) * WITH_SPOONS[unit as Ingredient['unit']]!) / whole
+  return share <= 1 ? share : undefined
 }
 
 /**
@@ -65,14 +50,9 @@ export function sharesOf(recipe: Recipe): Map<string, Map<string, number>> {
   const left = new Map(recipe.ingredients.map((i) => [i.id, 1]))
   /** Steps that have put some of an ingredient in. */
   const inside = new Map<string, Set<string>>()
-  const comesFrom = (step: Step): Set<string> => {
-    const all = new Set([step.id])
-    for (const id of all) for (const l of links) if (l.to === id) all.add(l.from)
-    return all
-  }
   for (const step of inOrder(recipe)) {
     const shares = new Map<string, number>()
-    const before = step.uses.length ? comesFrom(step) : new Set<string>()
+    const before = step.uses.length ? comesFrom(links, step.id) : new Set<string>()
     for (const id of step.uses) {
       const own = recipe.ingredients.find((i) => i.id === id)!
       const said = shareIn(step.do, own)

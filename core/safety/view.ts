@@ -1,4 +1,4 @@
-import { foodLinks, lotsOf, type Lot, type Recipe, type Step } from '../recipe'
+import { comesFrom, foodLinks, goesInto, lotsOf, type Lot, type Recipe, type Step } from '../recipe'
 
 /** A step with what goes into it and what comes out of it. */
 export interface SeenStep {
@@ -30,15 +30,12 @@ export function viewOf(recipe: Recipe, told?: string): View {
   const lots = lotsOf(recipe)
   const links = foodLinks(recipe)
   const itemOf = new Map(recipe.ingredients.map((i) => [i.id, i.item.toLowerCase()]))
-  const earlier = (id: string): Set<string> => {
-    const all = new Set([id])
-    for (const s of all) for (const l of links) if (l.to === s) all.add(l.from)
-    return all
-  }
   const byId = new Map(recipe.steps.map((s) => [s.id, s]))
   const steps = recipe.steps.map((step): SeenStep => {
     const fresh = step.uses.map((u) => itemOf.get(u)!)
-    const all = [...earlier(step.id)].flatMap((s) => byId.get(s)!.uses.map((u) => itemOf.get(u)!))
+    const all = [...comesFrom(links, step.id)].flatMap((s) =>
+      byId.get(s)!.uses.map((u) => itemOf.get(u)!),
+    )
     return {
       step,
       text: step.do.toLowerCase(),
@@ -56,8 +53,7 @@ export function viewOf(recipe: Recipe, told?: string): View {
     items: [...itemOf.values()],
     steps,
     later: (seen) => {
-      const all = new Set([seen.step.id])
-      for (const s of all) for (const l of links) if (l.from === s) all.add(l.to)
+      const all = goesInto(links, seen.step.id)
       return steps.filter((s) => s !== seen && all.has(s.step.id))
     },
   }

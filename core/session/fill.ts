@@ -1,3 +1,4 @@
+import { IN_SMALL, type Unit } from '../quantity'
 import { grainOf, mostLitres, type Recipe } from '../recipe'
 import { upTo } from './ahead'
 
@@ -20,13 +21,13 @@ function pieceLitres({ item, note }: Recipe['ingredients'][number]): number {
 }
 
 /** Litres that a unit of an ingredient fills: a kilo about as much as a litre. Small pieces are not known. */
-const LITRES: Record<string, number> = { g: 0.001, kg: 1, ml: 0.001, l: 1 }
+const litres = (unit: Unit) => (IN_SMALL[unit] ?? 0) / 1000
 export type Filled = 'pot' | 'slow-cooker' | 'pressure-cooker'
 
 /** Litres of all that has gone in by a step, without spoons and small things that are counted. */
 export const litresBy = (recipe: Recipe, step: string): number =>
   insideBy(recipe, step).reduce(
-    (sum, i) => sum + i.amount * (i.unit === 'piece' ? pieceLitres(i) : (LITRES[i.unit] ?? 0)),
+    (sum, i) => sum + i.amount * (i.unit === 'piece' ? pieceLitres(i) : litres(i.unit)),
     0,
   )
 

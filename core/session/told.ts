@@ -1,4 +1,4 @@
-import { aboutStep, sharesOf, type Recipe, type Step } from '../recipe'
+import { aboutSteps, sharesOf, type Recipe, type Step } from '../recipe'
 import { cautionsOf } from '../safety'
 
 /** What is said of the steps of a dish beside their own words. */
@@ -24,9 +24,10 @@ export function toldOf(recipe: Recipe): Told {
       .filter((text) => step.caution === undefined || !isAlike(text, step.caution))
   const inWords = (texts: readonly string[]) => (texts.length ? texts.join(' ') : undefined)
   const shares = sharesOf(recipe)
+  const about = aboutSteps(recipe)
   return {
     shares: (step) => shares.get(step.id)!,
-    about: (step) => aboutStep(recipe, step),
+    about: (step) => about.get(step.id),
     caution: (step) =>
       inWords([...(step.caution === undefined ? [] : [step.caution]), ...of(step, false)]),
     atEnd: (step) => inWords(of(step, true)),

@@ -43,3 +43,22 @@ export function foodLinks(recipe: Recipe): FoodLink[] {
     }),
   )
 }
+
+/** A step and all whose food is in it by then, near and far. */
+export const comesFrom = (links: readonly FoodLink[], step: string) =>
+  reached(links, step, 'to', 'from')
+/** A step and all that its food goes into. */
+export const goesInto = (links: readonly FoodLink[], step: string) =>
+  reached(links, step, 'from', 'to')
+
+function reached(
+  links: readonly FoodLink[],
+  step: string,
+  here: 'from' | 'to',
+  there: 'from' | 'to',
+): Set<string> {
+  // A set that grows while it is gone through.
+  const all = new Set([step])
+  for (const id of all) for (const l of links) if (l[here] === id) all.add(l[there])
+  return all
+}

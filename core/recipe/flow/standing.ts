@@ -68,8 +68,9 @@ export const STANDING: Rule[] = [
   {
     id: 'out of the cold',
     when: (from) => from.cold && (from.raw || from.dough),
-    best: 15,
-    most: 30,
+    // It may lie in the cold for longer: there it waits, not beside the stove.
+    best: 5,
+    most: 15,
     must: true,
     source: `what was chilled is used before it warms up: ${GUIDANCE}, the figure ${OURS}`,
   },

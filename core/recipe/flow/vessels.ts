@@ -17,8 +17,8 @@ export const HOLDS_FOOD = new Set([
   'mixer',
 ])
 
-/** Kinds that food is shaped or divided into and baked in. */
-const BAKED_IN = new Set(['oven-dish', 'tin'])
+/** Kinds that food lies in while it bakes. */
+export const OVEN_SHAPES = new Set<string | undefined>(['tray', 'oven-dish', 'tin'])
 
 /** One vessel, from the step that fills it to those that empty it. */
 export interface VesselRun {
@@ -105,7 +105,7 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
           // Of two pies in their dishes one is baked in its own, whatever becomes of the other.
           (same ||
             !food ||
-            (inside && (takers.get(from)!.size === 1 || BAKED_IN.has(run.vessel.kind)))),
+            (inside && (takers.get(from)!.size === 1 || OVEN_SHAPES.has(run.vessel.kind)))),
       )
       const last = alike.at(-1)?.from
       into = [...new Set(alike.filter((i) => i.from === last).map((i) => i.run))]

@@ -1,3 +1,4 @@
+import { OVEN_SHAPES } from '../flow/vessels'
 import type { WorkKind } from '../work'
 import { isDough } from './foods'
 import { EQUIPMENT, ON_HOB, VESSELS } from './lexicon'
@@ -171,8 +172,6 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
 const ROUX = /\b(?:melt|heat)\b[^.]*\bbutter\b[^.]*\b(?:add|stir|whisk|sprinkle)\b[^.]*\bflour\b/
 const OVER_HEAT = /\b(?:over|on) (?:an? |the )?(?:[a-z-]+ )?(?:heat|flame|hob|burner|ring)\b/i
 
-const IN_OVEN = new Set(['tray', 'oven-dish', 'tin'])
-
 /** What something is mixed in, where its words do not say: what it is stirred into, or a bowl. */
 function mixedIn(text: string, where: Whereabouts): string {
   const lower = text.replace(/^(?:off|away from) the heat,?\s*/, '')
@@ -180,7 +179,7 @@ function mixedIn(text: string, where: Whereabouts): string {
   if (/^toss (?:with|in) /.test(lower))
     return vessel === 'tray' || vessel === 'oven-dish' ? vessel : 'bowl'
   // `Tip in the potatoes`: into the hot tin.
-  if (/^(?:tip|add|put|throw|toss)(?: in)? the\b/.test(lower) && IN_OVEN.has(vessel ?? ''))
+  if (/^(?:tip|add|put|throw|toss)(?: in)? the\b/.test(lower) && OVEN_SHAPES.has(vessel))
     return vessel!
   const into = /\b(?:in|into|through)\b|^(?:stir|mash|season|add|toss)\b/.test(lower)
   return into && usable(vessel) ? vessel! : 'bowl'
@@ -189,7 +188,7 @@ function mixedIn(text: string, where: Whereabouts): string {
 /** What something goes into the oven in, where its words do not say. */
 function bakedIn(lower: string, where: Whereabouts): string {
   const { vessel, dish } = where
-  if (vessel && ['tray', 'oven-dish', 'tin'].includes(vessel)) return vessel
+  if (vessel && OVEN_SHAPES.has(vessel)) return vessel
   const back = /\b(?:return|back)\b/.test(lower) && dish !== undefined
   if (!back && /\b(?:transfer|return|move|put|cover)\b/.test(lower) && usable(vessel))
     return vessel!

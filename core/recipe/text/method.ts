@@ -1,3 +1,5 @@
+import { OVEN_SHAPES } from '../flow/vessels'
+import { IN_SMALL } from '../../quantity'
 import { lowerFirst, upperFirst } from '../casing'
 import { freeId } from '../naming'
 import { cooks, cooksThrough, ON_HEAT, type WorkKind } from '../work'
@@ -111,7 +113,7 @@ class Reader {
     this.sourcing = new Sourcing(this.threads)
     // Much liquid makes a bare `pan` a saucepan.
     const litres = ingredients.reduce(
-      (sum, i) => sum + (isLiquid(i.item) ? i.amount * (LITRES[i.unit] ?? 0) : 0),
+      (sum, i) => sum + (isLiquid(i.item) ? (i.amount * (IN_SMALL[i.unit] ?? 0)) / 1000 : 0),
       0,
     )
     const poured =
@@ -383,7 +385,7 @@ class Reader {
       !/\b(?:hand|stick|immersion) blender\b/i.test(text)
     )
       goTo(main)
-    if (vessel && ['tray', 'oven-dish', 'tin'].includes(vessel)) where.dish = vessel
+    if (OVEN_SHAPES.has(vessel)) where.dish = vessel
     if (cooks(work)) where.heated = work
     if (work === 'pressure') where.opened = false
     else if (where.vessel === 'pressure-cooker' && work === 'rest') where.opened = true
@@ -506,8 +508,6 @@ const isUnder = (i: IngredientRead, label: string | undefined) => {
 const LOCKED =
   /\b(?:lock|seal|secure|close|fasten)\b[^.;]*\blid\b|\blid (?:on|locked|closed)\b|\b(?:high|low|full) pressure\b|\b(?:to|under) pressure\b/i
 
-/** Litres in a unit, for what is poured or comes in tins. */
-const LITRES: Partial<Record<IngredientRead['unit'], number>> = { ml: 0.001, l: 1, g: 0.001, kg: 1 }
 /** `Transfer to the oven. 2 hours, then lid off`: how long what was just begun takes. */
 const goesOn = (group: Group, last: Draft) =>
   !last.stated &&

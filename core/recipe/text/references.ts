@@ -49,16 +49,22 @@ export type Share = 'all' | 'part' | 'rest'
 
 const PART =
   /(?:\b(?:half|some|a (?:little|third|quarter|few|bit)|(?:two|three|\d) (?:thirds|quarters)|third|quarter|most|one|a few|\d+(?:\.\d+)? ?(?:tbsp|tsp|g|ml|cups?|tablespoons?|teaspoons?|spoons?|litres?|l|oz)?)(?: (?:of|the|of the|it))?)\s+(?:[a-z-]+ ){0,2}$/
-const REST =
+/** `The rest of the `, in front of a name. */
+export const REST =
   /\b(?:rest(?: of)?(?: the)?|remaining|remainder of(?: the)?|other(?: half)?(?: of)?(?: the)?|leftover|reserved|more|another|extra)\s+(?:[a-z-]+ ){0,2}$/
+
+/** What stands in front of each name by which a text speaks of something: `half the ` of the butter. */
+export function beforeNames(text: string, item: string): string[] {
+  const lower = plain(text)
+  return [...namesOf(item), ...kindsOf(item)].flatMap((name) => {
+    const at = lower.search(new RegExp(`\\b${escape(name)}`))
+    return at < 0 ? [] : [lower.slice(0, at)]
+  })
+}
 
 /** How a text speaks of an ingredient. */
 export function shareOf(text: string, ingredient: IngredientRead): Share {
-  const lower = plain(text)
-  for (const name of [...namesOf(ingredient.item), ...kindsOf(ingredient.item)]) {
-    const at = lower.search(new RegExp(`\\b${escape(name)}`))
-    if (at < 0) continue
-    const before = lower.slice(0, at)
+  for (const before of beforeNames(text, ingredient.item)) {
     if (REST.test(before)) return 'rest'
     if (PART.test(before)) return 'part'
   }

@@ -1,3 +1,4 @@
+import { OVEN_SHAPES } from '../flow/vessels'
 import type { WorkKind } from '../work'
 import { isLiquid, isMeat } from './foods'
 import { namesOf } from './ingredientLine'
@@ -87,14 +88,7 @@ const LAID_OVER =
   /^(?:lay|place|drape|put|set|fit|drizzle|spread|pour|spoon|scatter|sprinkle) (?:(?:it|them|this|these|one) )?(?:over|on top)(?=[,.;]|$| (?:when|once|and|to)\b)/
 
 /** Where things lie that something is laid over. */
-const IN_SHAPE = new Set<string | undefined>([
-  'oven-dish',
-  'tin',
-  'tray',
-  'rack',
-  'pot',
-  'frying-pan',
-])
+const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'pot', 'frying-pan'])
 const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
 
 const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your )?${name}\\b`)

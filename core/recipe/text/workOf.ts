@@ -1,3 +1,4 @@
+import { OVEN_SHAPES } from '../flow/vessels'
 import { ON_HEAT, type WorkKind } from '../work'
 import { durationsIn } from './durations'
 import { inFryer, type Whereabouts } from './equipment'
@@ -116,7 +117,6 @@ export function workOf(
   }
 }
 
-const IN_OVEN = new Set<string | undefined>(['tray', 'oven-dish', 'tin'])
 const COOK = /^(?:cook|heat|warm|reheat|reduce down|bubble|thicken)$/
 const INTO_TIN =
   /\b(?:in|into|over|onto) (?:a|the|an) (?:[a-z-]+ ){0,3}(?:tin|dish|tray|pan|base)\b/
@@ -140,9 +140,9 @@ function cookedHow(
   if (at('rice-cooker')) return 'simmer'
   // `Turn the oven down, cover and cook for 6 hours`: in the tin that it is in.
   const hot = where.heated === 'bake' || (where.oven !== undefined && where.heated === undefined)
-  const inOven = hot && IN_OVEN.has(where.vessel ?? where.dish)
+  const inOven = hot && OVEN_SHAPES.has(where.vessel ?? where.dish)
   const onFire = /\b(?:hob|heat|flame|burner|ring)\b/.test(text)
-  if (inOven && !onFire && !named.some((k) => VESSELS.has(k) && !IN_OVEN.has(k))) return 'bake'
+  if (inOven && !onFire && !named.some((k) => VESSELS.has(k) && !OVEN_SHAPES.has(k))) return 'bake'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
   if (PASTA.test(about) || /\bboiling (?:salted )?water\b/.test(about)) return 'boil'
