@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { allergensOf, READ_THE_PACK, upperFirst, type Recipe } from '~~/core/recipe'
 import { cautionsOf, FIRST } from '~~/core/safety'
 
-/** What can hurt somebody in this dish, and what it holds that not everybody may eat. */
+/** What can hurt somebody in this dish, and what only the pack says it holds. */
 const props = defineProps<{ recipe: Recipe }>()
 
 const cautions = computed(() => {
@@ -14,9 +14,10 @@ const cautions = computed(() => {
 })
 /** Where it comes from; that local guidance comes first is said once, below. */
 const sourceOf = (source: string) => `${upperFirst(source.replace(/; [^;]*first$/, ''))}.`
-const allergens = computed(() => allergensOf(props.recipe.ingredients.map((i) => i.item)))
 const varies = computed(() =>
-  allergens.value.varies.map(({ name, items }) => `${name} (${items.join(', ')})`).join('; '),
+  allergensOf(props.recipe.ingredients.map((i) => i.item))
+    .varies.map(({ name, items }) => `${name} (${items.join(', ')})`)
+    .join('; '),
 )
 </script>
 
@@ -29,22 +30,12 @@ const varies = computed(() =>
       </li>
     </ul>
     <p v-else>Nothing in it asks for more care than usual.</p>
-    <p v-if="allergens.contains.length" data-test="contains">
-      <strong>Contains {{ allergens.contains.join(', ') }}.</strong>
-    </p>
     <p v-if="varies" data-test="varies">The pack says whether it has {{ varies }}.</p>
     <p class="quiet">{{ FIRST }} {{ READ_THE_PACK }}</p>
   </section>
 </template>
 
 <style scoped>
-section {
-  margin: 14px 0;
-}
-h2 {
-  margin-bottom: 6px;
-  font-size: 1.15rem;
-}
 ul {
   margin: 0;
   padding-left: 1.1em;

@@ -88,10 +88,6 @@ function about(i: Recipe['ingredients'][number]) {
 </template>
 
 <style scoped>
-h2 {
-  margin-bottom: 6px;
-  font-size: 1.15rem;
-}
 li {
   display: flex;
   flex-wrap: wrap;

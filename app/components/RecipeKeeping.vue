@@ -84,13 +84,6 @@ const setStore = (key: 'days' | 'litres', name: string, typed: string) =>
 </template>
 
 <style scoped>
-section {
-  margin: 14px 0;
-}
-h2 {
-  margin-bottom: 6px;
-  font-size: 1.15rem;
-}
 .figures {
   display: flex;
   flex-wrap: wrap;

@@ -63,10 +63,6 @@ const saying = (id: string) => props.recipe.steps.find((s) => s.id === id)?.do ?
 </template>
 
 <style scoped>
-h2 {
-  margin: 16px 0 4px;
-  font-size: 1.15rem;
-}
 .kinds {
   display: flex;
   gap: 6px;

@@ -74,9 +74,8 @@ const dropNote = (at: number) =>
 </template>
 
 <style scoped>
-h2 {
-  margin: 16px 0 4px;
-  font-size: 1.15rem;
+h2:not(:first-child) {
+  margin-top: 16px;
 }
 li {
   display: flex;

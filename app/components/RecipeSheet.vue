@@ -127,7 +127,7 @@ const FILES = {
         >{{ minutesText(times.whole, times.whole) }} alone, hands
         {{ minutesText(times.hands, times.hands) }}</span
       >
-      <span v-if="allergens.length">Contains {{ allergens.join(', ') }}</span>
+      <span v-if="allergens.length" data-test="contains">Contains {{ allergens.join(', ') }}</span>
       <span v-if="doubts" class="flag" data-test="doubts">{{ doubts }} to confirm</span>
     </p>
     <p v-if="errors.serves" class="wrong" role="alert">{{ errors.serves }}</p>
@@ -226,7 +226,13 @@ h1 {
   grid-template-columns: 230px minmax(0, 1fr);
   gap: 24px;
 }
-h2 {
+.parts > div {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 16px;
+  align-content: start;
+}
+.parts :deep(h2) {
   margin-bottom: 6px;
   font-size: 1.15rem;
 }

@@ -1,5 +1,6 @@
 import type { Recipe } from '../recipe'
-import { HAZARDS, type Hazard } from './hazards'
+import type { Hazard } from './hazard'
+import { HAZARDS } from './hazards'
 import { viewOf } from './view'
 
 /** What can hurt somebody in a recipe, and what is usual against it. */

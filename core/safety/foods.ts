@@ -12,6 +12,8 @@ export const RED =
   /\b(?:beef|veal|lamb|mutton|pork|venison|goat|steaks?|chops|joint|ham hock|gammon|rabbits?|boar)\b/
 export const FISH =
   /\b(?:fish|cod|haddock|salmon|trout|mackerel|herring|tuna|hake|pollock|plaice|sole|halibut|monkfish|bream|sea bass|snapper|prawns?|shrimps?)\b/
+/** Meat and fish in one piece. */
+export const WHOLE_CUT = new RegExp(`${RED.source}|${FISH.source}`)
 export const SHELLFISH = /\b(?:mussels?|clams?|oysters?|cockles)\b/
 export const KIDNEY_BEANS =
   /\b(?:(?:red )?kidney beans?|rajma|red beans|cannellini beans?|flageolet)\b/
@@ -23,7 +25,7 @@ export const COLD_SMOKED =
 export const HERBS =
   /\b(?:garlic|basil|rosemary|thyme|herbs?|chill(?:i|ies)|sage|oregano|tarragon|bay|ginger|peppers?|sun-dried tomatoes)\b/
 export const OIL = /\b(?:oil|ghee)\b/
-export const EGG = /\beggs?\b|\begg (?:yolks?|whites?)\b|\byolks?\b/
+export const EGG = /\beggs?\b(?! noodles)|\byolks?\b/
 export const FLOUR = /\bflour\b/
 export const FOAMING =
   /\b(?:lentils?|dal|beans?|chickpeas?|split peas|peas|barley|rice|oats|quinoa|pulses|grains?|pasta)\b/

@@ -1,3 +1,4 @@
 export { cautionsOf, FIRST, type Caution } from './cautions'
-export { HAZARDS, type Finding, type Hazard } from './hazards'
+export type { Finding, Hazard } from './hazard'
+export { HAZARDS } from './hazards'
 export { withCautions, type RecipeWithCautions } from './read'

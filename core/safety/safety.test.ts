@@ -192,6 +192,21 @@ describe('the table of hazards', () => {
       '3 eggs\n200 g flour\n200 g sugar',
       'Whisk the eggs, flour and sugar. Bake at 180 °C for 40 minutes.',
     ],
+    [
+      'hands washed after chicken that was bought cooked',
+      '400 g cooked chicken\n1 lettuce',
+      'Toss the chicken with the lettuce. Wash your hands and the board after touching the chicken.',
+    ],
+    [
+      'bacon by weight',
+      '150 g cooked bacon\n2 leeks',
+      'Fry 150 g of the bacon for 5 minutes. Add the leeks and soften for 8 minutes.',
+    ],
+    [
+      'egg noodles',
+      '200 g egg noodles\n1 carrot',
+      'Boil the noodles for 4 minutes. Drain. Grate the carrot over.',
+    ],
   ])('has nothing to say of %s', (_, list, method) => {
     expect(hazards(list, method).filter((h) => !['raw meat', 'cooling'].includes(h))).toEqual([])
   })
@@ -218,6 +233,28 @@ describe('the table of hazards', () => {
     expect(found!.source).toContain('local guidance comes first')
   })
 
+  it('finds too low a figure where it is stated, if not where it cooks longest', () => {
+    const found = cautions(
+      '1 kg beef joint',
+      'Roast the beef at 180 °C for 50 minutes. Grill the beef for 5 minutes until it is 50 °C inside.',
+    ).find((c) => c.hazard === 'whole cut')!
+    expect(found.step).toBe('roast')
+    expect(found.text).toContain('The recipe says 50 °C')
+  })
+
+  it('takes a marinade that is poured over for what it is, and the rest of it for a sauce', () => {
+    const marinade = (words: string) =>
+      hazards('4 chicken thighs\n100 ml soy sauce', `Mix the soy sauce for the marinade. ${words}`)
+    expect(
+      marinade('Pour the marinade over the chicken and chill for 2 hours. Grill for 20 minutes.'),
+    ).not.toContain('marinade')
+    expect(
+      marinade(
+        'Chill the chicken in it for 2 hours. Grill for 20 minutes, baste with the marinade.',
+      ),
+    ).toContain('marinade')
+  })
+
   it('asks of poultry mince what it asks of poultry, and no less', () => {
     const told = hazards('500 g turkey mince', 'Shape into patties. Fry for 10 minutes.')
     expect(told).not.toContain('mince')
@@ -229,6 +266,12 @@ describe('the table of hazards', () => {
       'Cook the chickpeas in the water at high pressure for 40 minutes.',
     )
     expect(pressed.find((c) => c.hazard === 'pressure')!.text).toContain('half')
+  })
+
+  it('finds nothing half cooked in the demo, whose patties are fried through', () => {
+    expect(demoRecipes.flatMap((r) => cautionsOf(r)).map((c) => c.hazard)).not.toContain(
+      'half cooked',
+    )
   })
 
   it('names each hazard once, gives each its source, and every step that it names is there', () => {

@@ -169,8 +169,9 @@ export const turkeyPatties: RecipeInput = {
     },
     {
       id: 'fry',
-      do: 'Brown the patties, turning once',
-      work: 'brown',
+      do: 'Fry the patties through, turning once',
+      work: 'fry',
+      hygiene: 'raw',
       after: [{ step: 'shape', most: 40 }],
       panfuls: { pieces: 10, per28: 6 },
       caution: 'Poultry is done at 74 °C in the middle: check one of each panful.',
