@@ -1,21 +1,17 @@
 import type { Kitchen } from '../kitchen'
 import { ovenSettings, type ActivityRun, type Plan } from '../plan'
 import type { Phase } from '../problem'
-import { lawOf, lowerFirst } from '../recipe'
 import { rulesOf, standingOf, type Card, type CompiledSession } from '../session'
 import { handWashes } from './handWashing'
 import type { Instruction } from './instruction'
-import { emptiedBy, placesOf } from './places'
-import { cueIn, ENDING, listed, mindingOf, placeWords, withoutLead } from './words'
+import { checkWords, LineWords } from './lineWords'
+import { placesOf } from './places'
+import { mindingOf, placeWords } from './words'
 
 /** Minutes for which something must go on by itself to be looked at before it ends. */
 const WORTH_A_LOOK = 600
-/** Food that waits longer than this between steps is told where it stands. */
-const STANDS = 300
 /** Work that is looked at for whether it is done, before it ends. */
 const DONE_COOKING = new Set(['bake', 'grill', 'simmer', 'slow', 'pressure'])
-/** Seconds that raw food may be out of the cold: usual guidance, with a margin of ours. */
-const RAW_OUT = 1800
 
 /** The order of lines that are told at the same moment. */
 const RANK: Record<Instruction['kind'], number> = {
@@ -69,8 +65,7 @@ type Draft = Omit<Instruction, 'cook' | 'amounts' | 'places' | 'until' | 'free'>
 class Telling {
   readonly lines: Instruction[] = []
   private readonly places: Map<string, string[]>
-  private readonly emptied: Map<string, string[]>
-  private readonly runs: Map<string, ActivityRun>
+  private readonly words: LineWords
   private readonly specs: Map<string, CompiledSession['problem']['activities'][number]>
 
   constructor(
@@ -80,8 +75,7 @@ class Telling {
     private readonly clock: (seconds: number) => string,
   ) {
     this.places = placesOf(plan, compiled)
-    this.emptied = emptiedBy(plan, compiled)
-    this.runs = new Map(plan.activities.map((r) => [r.id, r]))
+    this.words = new LineWords(plan, compiled, kitchen, clock, this.places)
     this.specs = new Map(compiled.problem.activities.map((a) => [a.id, a]))
   }
 
@@ -95,10 +89,9 @@ class Telling {
     const main = mainOf(mode.phases)
     // Where nobody looks whether it is done, it is said at the start what it has to be like then.
     const looked = main >= 0 && DONE_COOKING.has(given.work)
-    const all = [given.caution, looked ? undefined : given.atEnd].filter((c) => c !== undefined)
-    const card: Card = { ...given }
-    delete card.caution
-    if (all.length) card.caution = all.join(' ')
+    const { caution, ...bare } = given
+    const told = [caution, looked ? undefined : given.atEnd].filter(Boolean).join(' ')
+    const card: Card = told ? { ...bare, caution: told } : bare
     const tell = (line: Draft) => this.tell(run, card, line)
     const [first] = run.phases
     const opens = mode.phases[0]!.hands && main > 0
@@ -111,7 +104,7 @@ class Telling {
         free: run.end,
         kind: 'do',
         cook: first!.cook,
-        text: this.withWhere(words, run, card),
+        text: this.words.opening(words, run, card),
         amounts: card.uses,
       })
       return
@@ -124,13 +117,13 @@ class Telling {
       free: opens ? first!.to : run.start,
       kind: cold ? 'cold' : 'start',
       cook: first!.cook,
-      text: this.withWhere(words, run, card),
+      text: this.words.opening(words, run, card),
       amounts: card.uses,
       ...this.heatOf(run, mode.phases[main]!),
     })
     const lasts = run.phases[main]!.to - run.phases[main]!.from
     const pressed = (this.places.get(run.id) ?? []).some(
-      (p) => this.kindOf(p) === 'pressure-cooker',
+      (p) => this.words.kindOf(p) === 'pressure-cooker',
     )
     const minding = mindingOf(pressed ? 'pressure' : card.work, lasts)
     if (mode.phases[main]!.watch && minding)
@@ -174,7 +167,7 @@ class Telling {
       free: run.end,
       kind: cold ? 'out' : 'end',
       cook: takesOff ? run.phases[closing]!.cook : undefined,
-      text: this.endWords(run, card, words),
+      text: this.words.ending(run, card, words),
     })
   }
 
@@ -278,95 +271,6 @@ class Telling {
     }
   }
 
-  /** The words of a step with where its food comes from and how long that has stood. */
-  private withWhere(words: string, run: ActivityRun, card: Card): string {
-    const from = (this.emptied.get(run.id) ?? []).map((s) => placeWords(s, this.kitchen))
-    const parts = [words.replace(/[.\s]+$/, '')]
-    const chilled = this.compiled.links
-      .filter((l) => l.to === run.id && l.from.endsWith('.cold') && this.runs.has(l.from))
-      .map(
-        (l) => this.compiled.dishes.find((d) => d.id === this.compiled.cards[l.from]!.dish)?.name,
-      )
-      .filter((n) => n !== undefined)
-    if (chilled.length)
-      parts.push(`with the ${listed(chilled.map((n) => n.toLowerCase()))} from the fridge`)
-    else if (from.length) parts.push(`from ${listed([...new Set(from)])}`)
-    const late = this.compiled.links.filter((l) => l.to === run.id && l.best !== undefined)
-    const notes = late.flatMap((l) => {
-      const before = this.runs.get(l.from)
-      const stood = before ? run.start - before.end : 0
-      return before && stood > l.best! + 60
-        ? [
-            `It has stood for ${Math.round(stood / 60)} minutes; within ${Math.round(l.best! / 60)} is best`,
-          ]
-        : []
-    })
-    const aside = this.setAside(run, card)
-    const rest = this.restInTheCold(run, card)
-    if (card.work === 'soak' && !this.places.get(run.id)?.length) parts.push('in a bowl')
-    return [parts.join(', '), ...rest, ...aside, ...notes].join('. ')
-  }
-
-  private kindOf(station: string): string | undefined {
-    return this.kitchen.stations.find((s) => s.id === station)?.kind
-  }
-
-  /** Raw food that waits for its panful or load does so in the fridge. */
-  private restInTheCold(run: ActivityRun, card: Card): string[] {
-    if (card.turns < 2 || card.hygiene !== 'raw') return []
-    const others = this.plan.activities.filter(
-      (r) =>
-        r.start > run.start &&
-        this.compiled.cards[r.id]?.dish === card.dish &&
-        this.compiled.cards[r.id]?.step === card.step,
-    )
-    const last = Math.max(0, ...others.map((r) => r.start))
-    return last - run.start > RAW_OUT / 2 ? ['Keep the rest in the fridge until its turn'] : []
-  }
-
-  /** What is put down for a while by hands, and lies in no vessel of the plan: into what, until when. */
-  private setAside(run: ActivityRun, card: Card): string[] {
-    if (!['cut', 'measure', 'shape', 'drain'].includes(card.work)) return []
-    const next = this.compiled.links
-      .filter((l) => l.from === run.id)
-      .flatMap((l) => this.runs.get(l.to) ?? [])
-      .reduce((soonest, r) => Math.min(soonest, r.start), Infinity)
-    if (!Number.isFinite(next) || next - run.end < STANDS) return []
-    const where = card.work === 'shape' ? 'on a plate' : 'in a bowl'
-    return [`Set it aside ${where}, covered, until ${this.clock(next)}`]
-  }
-
-  private endWords(run: ActivityRun, card: Card, words: string): string {
-    const next = this.compiled.links
-      .filter((l) => l.from === run.id)
-      .flatMap((l) => {
-        const to = this.runs.get(l.to)
-        return to ? [{ at: to.start, card: this.compiled.cards[l.to]! }] : []
-      })
-    next.sort((a, b) => a.at - b.at)
-    const then =
-      next[0] && next[0].at > run.end + STANDS ? `. Next at ${this.clock(next[0].at)}` : ''
-    if (card.ending) return card.ending
-    const pressed = (this.places.get(run.id) ?? []).some(
-      (p) => this.kindOf(p) === 'pressure-cooker',
-    )
-    const over =
-      pressed && lawOf(card.work).attend === 'watch' ? ENDING.pressure : ENDING[card.work]
-    const ending = this.staysOn(run.id) ? 'It stays on the heat' : (over ?? 'Done')
-    if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
-      return `The pressure is down: open it away from your face${then}`
-    const what = card.about ?? lowerFirst(withoutLead(words).replace(/[.\s]+$/, ''))
-    return `${ending}: ${what}${then}`
-  }
-
-  /** Whether the burner goes on under it for the next step in the same pot. */
-  private staysOn(id: string): boolean {
-    return Object.entries(this.compiled.kept).some(
-      ([hold, { activities }]) =>
-        /\.burner(?:-\d+)?$/.test(hold) && activities.includes(id) && activities.at(-1) !== id,
-    )
-  }
-
   private heatOf(run: ActivityRun, phase: Phase): { celsius?: number } {
     const station = phase.heat && run.stations[phase.heat.need]
     const heat = this.plan.heats.find(
@@ -439,11 +343,3 @@ const inRange = (celsius: number, { heat }: Phase) =>
 /** The first phase that goes on without hands; -1 where hands do it all. */
 const mainOf = (phases: readonly Phase[]) => phases.findIndex((p) => !p.hands)
 const lastMain = (phases: readonly Phase[]) => phases.findLastIndex((p) => !p.hands)
-
-function checkWords(words: string, caution: string | undefined): string {
-  const core = /\b(\d\d) °C/.exec(caution ?? '')?.[1]
-  const cue = cueIn(words)
-  const done = cue ? `: ${cue.replace(/^(?:it is|they are|it's)\s+/i, '')}` : ''
-  const inside = core && !cue ? `: ${core} °C in the middle` : ''
-  return `Check that it is done${done}${inside}. If not, five more minutes`
-}

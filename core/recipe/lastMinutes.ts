@@ -1,7 +1,7 @@
 import { freeId } from './naming'
 import { durationsIn } from './text/durations'
 import { cooks } from './work'
-import type { StepRead } from './text/method'
+import type { StepRead } from './text/drafts'
 
 /**
  * The steps with what goes in `for the last 15 minutes` put there: what cooks is cooked for that much

@@ -1,5 +1,5 @@
 import type { RecipeRead } from './text/readText'
-import type { StepRead } from './text/method'
+import type { StepRead } from './text/drafts'
 import type { RecipeInput } from './schema'
 import { ingredientOf } from './ingredients'
 import { withLastMinutes } from './lastMinutes'

@@ -3,7 +3,7 @@ import { freeId } from './naming'
 import { isMeat, isRaw } from './text/foods'
 import type { IngredientRead } from './text/ingredientLine'
 import { pieceGrams } from './text/stepTime'
-import type { StepRead } from './text/method'
+import type { StepRead } from './text/drafts'
 
 /** What is done to an ingredient before it goes in, by the word that a list has for it. */
 const DONE: Record<string, string> = {

@@ -2,6 +2,15 @@ import { durationsIn } from './durations'
 import { isHeading, sentencesOf } from './sentences'
 import { plain } from './plain'
 import { readIngredientLine } from './ingredientLine'
+import {
+  END,
+  LABELLED,
+  MOST_INGREDIENTS,
+  isListLine,
+  piecesOf,
+  severalIn,
+  splitLines,
+} from './lists'
 import { ingredientsInProse } from './prose'
 import { clausesOf } from './clauses'
 
@@ -177,17 +186,6 @@ const spoken = (name: string) =>
 /** `## Sauce`: a heading by its mark. */
 const isMarked = (line: string) => /^#+\s/.test(line)
 
-/** `One chicken, 2 carrots, 1 onion, bay leaf, salt.`: a list of ingredients in one line, with an amount in front. */
-function isListLine(line: string): boolean {
-  const items = itemsIn(line)
-  return (
-    items.length > 3 &&
-    items.every((p) => p.split(/\s+/).length < 8) &&
-    !durationsIn(line).length &&
-    !/[.!?]\s+[A-Z]/.test(line) &&
-    items.filter((p) => AMOUNT_FIRST.test(plain(p))).length * 2 >= items.length
-  )
-}
 /** `White sauce`: a heading by standing over amounts, behind an empty line. */
 const isTitled = (lines: readonly string[], i: number) =>
   i > 0 &&
@@ -197,17 +195,6 @@ const isTitled = (lines: readonly string[], i: number) =>
   !/^(?:method|directions|instructions|preparation|steps|ingredients)\b/i.test(lines[i]!)
 /** `OATS`: a heading by its letters. */
 const isCapitals = (line: string) => /^[A-Z][A-Z &'’-]{2,30}:?$/.test(line)
-const LABELLED = /^(?:for|to) [a-z ]{3,40}:\s*(?=\d|half\b|an? )/i
-const AMOUNT_FIRST = /^(?:about |an? |half |some |one )?\d|^(?:an?|half|one|some)\s/i
-/** Most ingredients that are taken for those of one recipe. */
-export const MOST_INGREDIENTS = 250
-/** The things of a list in one line: by semicolons or, where there are none, by commas. */
-const itemsIn = (line: string) =>
-  line
-    .replace(/\.$/, '')
-    .split(line.includes(';') ? /\s*;\s*/ : /\s*,\s*/, MOST_INGREDIENTS)
-    .filter(Boolean)
-
 const GROUP =
   /^(?:(?:for )?the .{2,40}|for .{2,40}|to (?:serve|finish|garnish|assemble|decorate|glaze|cook)|on the day|topping|filling|sauce|dressing|dough|marinade|base|crust|glaze|icing)$/i
 
@@ -250,22 +237,6 @@ function unfolded(text: string): string[] {
   )
     lines.splice(first, 1, opening[1]!, opening[2]!)
   return lines
-}
-
-/** Longest line that is looked at as one, in characters. */
-const LONGEST_LINE = 2000
-/** A very long line in pieces, each up to the end of a sentence or of a thing in a list. */
-function piecesOf(line: string): string[] {
-  const out: string[] = []
-  let rest = line
-  while (rest.length > LONGEST_LINE) {
-    const head = rest.slice(0, LONGEST_LINE)
-    const stop = Math.max(head.lastIndexOf('. '), head.lastIndexOf('; '))
-    const end = (stop > 0 ? stop : Math.max(head.lastIndexOf(', '), LONGEST_LINE - 2)) + 1
-    out.push(rest.slice(0, end).trim())
-    rest = rest.slice(end).trim()
-  }
-  return [...out, rest]
 }
 
 const AMOUNT_HEAD = /^(?:amounts?|how much|quantit(?:y|ies)|qty|weight)$/i
@@ -316,71 +287,6 @@ function toldIn(steps: string[]): string[] {
   }
   return []
 }
-
-/** Ingredients given in one line with commas or semicolons in between. */
-const splitLines = (lines: string[]) =>
-  lines.length === 1 && itemsIn(lines[0]!).length > 3
-    ? itemsIn(lines[0]!)
-    : lines.flatMap((l) => (isListLine(l) ? itemsIn(l) : severalIn(l)))
-
-/** Stands where the things under a heading of one line end. */
-const END = ':'
-
-/** `For the topping: 50 g butter, 50 g flour`, `3 onions / 250 g mushrooms / 500 ml ale`: under its heading, if any. */
-function severalIn(whole: string): string[] {
-  // `Curry paste - 4 chillies, 3 shallots, 1 tsp cumin`.
-  const line = whole.replace(/^([A-Z][a-z]+(?: [a-z]+){0,3}) [-–—] (?=\d[^,]*,\s*\d)/, '$1: ')
-  const label = /^((?:for )?(?:the )?[a-z][a-z ]{1,39}):\s*(?=\d|half\b|an? )/i.exec(line)?.[1]
-  const several = itemsOf(line)
-  return label && several.length > 1 ? [`${label}:`, ...several, END] : several
-}
-
-function itemsOf(line: string): string[] {
-  if (
-    /^(?:prep|cook|total|ready|time|rest|oven|serves|servings?|feeds|makes|yields?|portions|keeps)[a-z ]*:/i.test(
-      line,
-    )
-  )
-    return [line]
-  const listed = /^(?:for )?(?:the )?[a-z ]{2,40}:\s*(?=\d|half\b|an? )(.+)$/i.exec(line)
-  const own = listed ? listed[1]! : line
-  if (!/^(?:[-*•]\s*)?(?:\d|half\b|an? )/i.test(own) || /^\d{1,2}\s*[.):]\s/.test(own))
-    return [line]
-  for (const mark of [/\s*;\s*/, /\s+\/\s+/, /\s+\|\s+/])
-    if (own.split(mark).length > (listed ? 1 : 2))
-      return own.split(mark, MOST_INGREDIENTS).filter(Boolean)
-  const all = own.replace(/\.$/, '').split(/,\s*/, MOST_INGREDIENTS)
-  if (listed && all.length > 2 && LABELLED.test(line) && !/\d/.test(all.slice(1).join(' ')))
-    return all
-  const parts = own.replace(/\.$/, '').split(/,\s*(?=\d)/, MOST_INGREDIENTS)
-  // `2 chickens, 1.6 kg each` is one thing.
-  if (
-    parts
-      .slice(1)
-      .some((p) =>
-        /^\d+(?:[.,]\d+)?\s*(?:kg|g|lbs?|oz|ml|l|cm|inch\w*)(?: each| apiece| in all)?$/i.test(
-          p.trim(),
-        ),
-      )
-  )
-    return [line]
-  const several = parts.length > 1 && parts.every((c) => readIngredientLine(c).amount > 0)
-  const told = (part: string) =>
-    clausesOf(part).length > 0 && (part.split(/\s+/).length > 6 || durationsIn(part).length > 0)
-  if (!several || parts.some(told)) return [line]
-  // What has no amount stands at the end of the list: `…, 75 g suet, water`.
-  if (listed) return parts.flatMap((c) => c.split(/,\s*/))
-  return parts.length > 2 ? parts.flatMap(withoutAmounts) : parts
-}
-
-/** `100 g feta, spring onions`: two things, where the second is no way of preparing the first. */
-function withoutAmounts(part: string): string[] {
-  const [first, ...others] = part.split(/,\s*/)
-  const own = others.every((o) => /^[a-z][a-z ]{2,24}$/.test(o) && !PREPARED.test(o))
-  return own ? [first!, ...others] : [part]
-}
-const PREPARED =
-  /(?:ed|en|ly|torn|cut|ground|shredded)\b|\b(?:to|for|in|into|at|plus|or|and|each|skin|bone|extra|if)\b/
 
 /** Without headings: short lines that begin with an amount, then sentences with commands. */
 function splitByLook(

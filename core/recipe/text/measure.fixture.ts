@@ -1,5 +1,5 @@
 import type { Sample } from './corpus.fixture'
-import type { StepRead } from './method'
+import type { StepRead } from './drafts'
 
 interface Line {
   work: string

@@ -1,17 +1,18 @@
 import { OVEN_SHAPES } from '../flow/vessels'
 import { IN_SMALL } from '../../quantity'
 import { lowerFirst, upperFirst } from '../casing'
-import { freeId } from '../naming'
 import { cooks, cooksThrough, ON_HEAT, type WorkKind } from '../work'
 import { clausesOf } from './clauses'
+import { stepsFrom, type Draft, type StepRead } from './drafts'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
 import { isLiquid, isMeat, isRaw } from './foods'
 import { grouped, isBesideOnly, isHotFat, withObjects, type Group } from './groups'
+import { meantBy } from './meant'
 import { isApart, isReheating, isSaid, isStorageNote, isTalk } from './notes'
 import { namesOf, singular, type IngredientRead } from './ingredientLine'
 import { asCommand, inTurns } from './sentences'
-import { apart, usedIn } from './usedIn'
+import { apart } from './usedIn'
 import { VESSELS } from './lexicon'
 import { bareOf, isStaple, KIND_WORDS } from './references'
 import { plain } from './plain'
@@ -22,31 +23,6 @@ import { temperaturesIn } from './temperatures'
 import { FAT_LEFT, Sourcing } from './sources'
 import { Threads, type Mention, type Sources } from './threads'
 import { workOf } from './workOf'
-
-/** One thing to do, as a method says it. */
-export interface StepRead {
-  id: string
-  do: string
-  work: WorkKind
-  /** Least and most minutes. */
-  minutes: [number, number]
-  /** Whether the text states them, or they are a guess by the kind of work. */
-  stated: boolean
-  /** In how many goes it is done, all of which the minutes are for. */
-  goes?: number
-  /** °C of oven or fat; a range as [low, high]; null where there is none. */
-  celsius: number | [number, number] | null
-  /** °C in the middle of the food at which it is done, where the text says so. */
-  core?: number
-  equipment: string[]
-  hygiene: 'raw' | 'ready' | 'produce' | 'neutral'
-  /** What it waits for; `food: false` where only the order counts, like a pan used again. */
-  after: { step: string; least?: number; most?: number; food?: false }[]
-  /** Ids of the ingredients that its words name. */
-  uses: string[]
-  /** What the cook has to look at. */
-  doubts: string[]
-}
 
 /** The steps of a method, with what waits for what; ingredients are told apart by their names. */
 export function stepsOf(
@@ -84,12 +60,6 @@ const LONGEST_SENTENCE = 2000
 const MOST_UNUSED = 50
 
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
-
-/** A step before it has a name, with the drafts that it waits for. */
-type Draft = Omit<StepRead, 'id' | 'after'> & {
-  verb: string
-  waits: Map<number, { food: boolean; most?: number; kept?: boolean }>
-}
 
 /** Goes through a method and keeps in mind where each food is by now. */
 class Reader {
@@ -217,55 +187,7 @@ class Reader {
       )
       this.draft(mention, this.sourcing.of(mention))
     }
-    this.tieUp()
-    const ids: string[] = []
-    const taken = new Set<string>()
-    return this.drafts.map(({ verb, waits, ...step }) => {
-      const id = freeId(verb.replace(/[^a-z]+/g, '-').replace(/^-|-$/g, '') || step.work, taken)
-      taken.add(id)
-      ids.push(id)
-      const all = [...waits.keys()].sort((a, b) => a - b)
-      return {
-        id,
-        ...step,
-        uses: [...new Set(step.uses.map((u) => this.real.get(u)!))],
-        after: all
-          .filter(
-            (k) => waits.get(k)!.kept || !all.some((w) => w !== k && this.implies(k, w, waits)),
-          )
-          .map((k) => {
-            const { food, most } = waits.get(k)!
-            return {
-              step: ids[k]!,
-              ...(most === undefined ? {} : { most }),
-              ...(food ? {} : { food: false as const }),
-            }
-          }),
-      }
-    })
-  }
-
-  /** What was cut or mixed and never spoken of again goes into what is made last. */
-  private tieUp(): void {
-    const end = this.drafts.length - 1
-    const waited = new Set(this.drafts.flatMap((d) => [...d.waits.keys()]))
-    this.drafts.forEach((d, k) => {
-      if (k < end && !waited.has(k) && LOOSE.has(d.work) && d.hygiene !== 'ready')
-        this.drafts[end]!.waits.set(k, { food: true })
-    })
-  }
-
-  /** Whether waiting for one step is waiting for another: where food is awaited, by way of food. */
-  private implies(from: number, to: number, waits: Draft['waits']): boolean {
-    const { food } = waits.get(from)!
-    return (!food || waits.get(to)!.food) && this.leadsTo(from, to, food)
-  }
-
-  private leadsTo(from: number, to: number, food: boolean): boolean {
-    return [...this.drafts[to]!.waits].some(
-      ([k, wait]) =>
-        (wait.food || !food) && (k === from || (k > from && this.leadsTo(from, k, food))),
-    )
+    return stepsFrom(this.drafts, this.real)
   }
 
   private mentionOf(group: Group, place: Place): Mention {
@@ -273,61 +195,11 @@ class Reader {
       text: group.text,
       verb: group.verb,
       work: group.work,
-      uses: this.nearest(
-        this.alsoMeant(usedIn(bareOf(group.text), this.ingredients), group.text),
-        group.text,
-        place.label,
-      ),
+      uses: meantBy(group.text, place.label, this.threads),
       vessels: equipmentIn(group.text).filter((k) => VESSELS.has(k)),
       meanwhile: group.meanwhile,
       ...place,
     }
-  }
-
-  /** `The beef` where the only meat is rump steak; and no parsley where `the parsley sauce` is meant. */
-  private alsoMeant(uses: string[], text: string): string[] {
-    const item = (id: string) => this.ingredients.find((i) => i.id === id)!.item
-    const lower = bareOf(text).toLowerCase()
-    const meats = this.ingredients.filter((i) => isMeat(i.item))
-    const [only] = meats
-    const meat = isMeat(lower) && !uses.some((id) => isMeat(item(id)))
-    const kept = uses.filter((id) => {
-      if (this.threads.isNamed(id)) return true
-      const head = namesOf(item(id)).at(-1)
-      const made = new RegExp(`\\b${head}s? (?:sauce|soup|stew|dressing|butter sauce|gravy)\\b`)
-      return !(head && made.test(lower) && !lower.replace(made, ' ').includes(head))
-    })
-    return meat && only && meats.length === 1 ? [...kept, only.id] : kept
-  }
-
-  /** Of two things by the same name the one that stands with what is being worked on, or the one that is not used yet. */
-  private nearest(uses: string[], text: string, label: string | undefined): string[] {
-    const list = uses.map((id) => this.ingredients.find((i) => i.id === id)!)
-    const head = (i: IngredientRead) => namesOf(i.item).at(-1)
-    const asListed = (i: IngredientRead) =>
-      i.amount > 0 && new RegExp(`\\b${i.amount} ?${i.unit}\\b`).test(plain(text))
-    return uses.filter((_, k) => {
-      const own = list[k]!
-      const same = list.filter((o) => o !== own && head(o) === head(own))
-      if (!same.length) return true
-      // `Toast the 2 tbsp rice`: that of which the list has so much.
-      if (list.some(asListed)) return asListed(own)
-      const alone = list.filter((i) => !list.some((o) => o !== i && head(o) === head(i)))
-      const under = list.find((i) => isUnder(i, label))
-      // `Warm the milk and butter`: of several headings the first that is not used yet.
-      const unused = list.find((i) => !this.threads.isNamed(i.id) && i.group !== undefined)
-      const here =
-        (under && { group: under.group }) ??
-        groupOf(alone) ??
-        groupOf(this.currentItems()) ??
-        (unused && { group: unused.group })
-      return !here || own.group === here.group || !same.some((o) => o.group === here.group)
-    })
-  }
-
-  private currentItems(): IngredientRead[] {
-    const { current } = this.threads
-    return [...(current?.items ?? [])].map((x) => this.ingredients.find((i) => i.id === x)!)
   }
 
   /** Where the food of a step is: where that of its main source was, or nowhere yet. */
@@ -493,18 +365,7 @@ class Reader {
 const STRAINED_INTO = /\binto (?:an?|the|another) (?:\w+ )?(?:pan|pot|saucepan|bowl|jug)\b/i
 const PREPARES =
   /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line) (?:and (?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
-/** The heading that all of them stand under, or that they stand under none; undefined where they differ. */
-const groupOf = (items: readonly IngredientRead[]): Pick<IngredientRead, 'group'> | undefined => {
-  const [first] = items
-  return first && items.every((i) => i.group === first.group) ? { group: first.group } : undefined
-}
 
-/** Whether a part of the method and a part of the list have the same heading. */
-const isUnder = (i: IngredientRead, label: string | undefined) => {
-  if (!label || !i.group) return false
-  const words = new Set(namesOf(i.group.replace(/\([^)]*\)/g, '')))
-  return namesOf(label).some((w) => words.has(w))
-}
 const LOCKED =
   /\b(?:lock|seal|secure|close|fasten)\b[^.;]*\blid\b|\blid (?:on|locked|closed)\b|\b(?:high|low|full) pressure\b|\b(?:to|under) pressure\b/i
 
@@ -518,8 +379,6 @@ const goesOn = (group: Group, last: Draft) =>
   /^(?:cook|take|turn|stir|remove|uncover)$/.test(group.verb)
 /** How long the liquor may stand in its pot until the bones are back in it, in minutes: as cooked food may. */
 const LIQUOR_STANDS = 120
-/** Work that something is always made of afterwards. */
-const LOOSE = new Set<WorkKind>(['cut', 'measure', 'mix', 'blend'])
 
 const AGAIN =
   /^(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)/

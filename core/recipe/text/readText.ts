@@ -2,7 +2,8 @@ import { idFor } from '../naming'
 import { keepingsIn, type Keeping } from './keeping'
 import { readIngredientLine, namesOf, type IngredientRead } from './ingredientLine'
 import { layoutOf } from './layout'
-import { stepsOf, type StepRead } from './method'
+import type { StepRead } from './drafts'
+import { stepsOf } from './method'
 
 /** A recipe as it was read from a text: with everything doubtful marked for the cook. */
 export interface RecipeRead {

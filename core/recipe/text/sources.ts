@@ -1,12 +1,11 @@
-import { OVEN_SHAPES } from '../flow/vessels'
 import type { WorkKind } from '../work'
-import { isLiquid, isMeat } from './foods'
+import { isLiquid } from './foods'
+import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
 import { namesOf } from './ingredientLine'
 import {
   bareOf,
   beginsAnew,
   fullProductsIn,
-  isStaple,
   KIND_WORDS,
   MADE_OF,
   madeIn,
@@ -14,51 +13,17 @@ import {
   productsIn,
   SPOKEN_OF,
 } from './references'
-import { ON_HOB } from './lexicon'
-import {
-  SERVES,
-  WATER,
-  ICE,
-  labelNames,
-  type Mention,
-  type Sources,
-  type Thread,
-  type Threads,
-} from './threads'
+import { SERVES, type Mention, type Sources, type Thread, type Threads } from './threads'
 
-/** Put to what is there already, unless something else is named. */
-const ADDS =
-  /^(?:add|stir|pour|tip|sprinkle|scatter|drizzle|fold|whisk|beat|return|dot|top|crumble|grate|squeeze|season|mix|spread|brush|glaze|crack|put|drop|push|tuck|nestle|cover|spoon|cook|deglaze|garnish|mash|fork|toss|throw|bring|bubble|thicken|simmer)\b/
-const INTO = /\b(?:in|into|through|over|on top|onto|on|around|to (?:the|it|them)|back)\b/
-/** Begins something of its own where all it names is new. */
-const BEGINS = new Set<WorkKind>([
-  'cut',
-  'measure',
-  'boil',
-  'soak',
-  'drain',
-  'blend',
-  'season',
-  'shape',
-])
-const HOB = new Set<WorkKind>(['fry', 'brown', 'soften', 'simmer'])
-const SECOND =
-  /\b(?:separate|another|second|clean|different|other|fresh|dry) (?:\w+ )?(?:pan|pot|bowl|saucepan|skillet|dish|tray|tin|roasting tin)\b/
 const KNOWN_VESSEL =
   /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|hole|wok|slow cooker|pressure cooker|roasting tin|cooker|drippings|fat)s?\b/
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
-const IT = /\b(?:it|them|they|both|each|this|that)\b/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
 const JUICES =
   /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
 export const FAT_LEFT = /\bfat (?:from|in|off|out of) the (?:roasting )?(?:tin|tray)\b/
 const LIQUID =
   /\b(?:reserved|saved|cooking|poaching) (?:cooking |pasta )?(?:liquid|liquor|water|milk)\b/
-/** `Scatter with the crumbs`, `fold the herbs through`: onto or into what is not named. */
-const SPREADS_OVER =
-  /^(?:uncover(?:,| and)* )?(?:scatter|sprinkle|top|strew|finish|dot|fill) (?:over |evenly )?(?:with|over) the\b/
-const STIRRED_THROUGH =
-  /^(?:fold|stir|toss|mix) (?:the|both|all|those) [a-z ]{3,40} (?:through|in)(?=$|[,.;]| and\b| just\b| before\b)/
 const MAKES =
   /^(?:whisk|make|mix|combine|shake|blend|prepare|stir)(?: up| together)? (?:the|your|an?) ((?:[a-z-]+ ?){1,3})/
 /** `Meat stock`, `chicken broth`: no meat. */
@@ -83,22 +48,12 @@ const ONE_LABEL = /^(?:one|for (?:now|tonight)|to eat now|the first(?: one)?)$/i
 const OTHER_LABEL = /^(?:(?:the )?other(?: one)?|the second(?: one)?|for (?:later|the freezer))$/i
 const THE_LIQUOR =
   /\b(?:the|this|its|all the) (?:hot |warm |cooking |poaching |strained |remaining )*(stock|broth|liquor|liquid)\b/
-/** `Lay them over`: over what stands beside. */
-const LAID_OVER =
-  /^(?:lay|place|drape|put|set|fit|drizzle|spread|pour|spoon|scatter|sprinkle) (?:(?:it|them|this|these|one) )?(?:over|on top)(?=[,.;]|$| (?:when|once|and|to)\b)/
-
-/** Where things lie that something is laid over. */
-const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'pot', 'frying-pan'])
-const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
 
 const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your )?${name}\\b`)
 
 /** `Put everything in a casserole`: all that has been got ready. */
 const PUT_ALL =
   /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b/
-
-const COOKS_IN =
-  /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
 
 const WET_AND_DRY = /\b(?:wet|dry|liquid) (?:ingredients|mixture|mix)\b|\binto the dry\b/
 
@@ -164,10 +119,10 @@ export class Sourcing {
     this.takeAllThatIsMeant(taking)
     this.takePart(taking)
     if (LIQUID.test(lower) && kept.liquid !== undefined) after.push(kept.liquid)
-    const onTop = this.onTopOf(lower, mention, found, fresh)
+    const onTop = onTopOf(this.kept, lower, mention, found, fresh)
     if (onTop) found.add(onTop)
     this.goOn(taking)
-    const main = this.mainOf(lower, found)
+    const main = mainOf(this.kept, lower, found)
     return {
       main,
       others: [...found].filter((t) => t !== main),
@@ -339,9 +294,9 @@ export class Sourcing {
     const puts = HOB.has(mention.work) || /^(?:add|melt|put|pour|tip|throw)\b/.test(lower)
     if (pan !== undefined && intoPan && puts) order.push(pan)
     if (!found.size && !order.length && !after.length) {
-      const on = this.goesOnFrom(mention, lower, fresh, anew)
+      const on = goesOnFrom(this.kept, mention, lower, fresh, anew)
       if (on) found.add(on)
-    } else if (current && !order.length && !anew && this.isJoined(mention, lower, fresh))
+    } else if (current && !order.length && !anew && isJoined(this.kept, mention, lower, fresh))
       found.add(current)
   }
 
@@ -427,197 +382,5 @@ export class Sourcing {
         lower,
       ) || /\b(?:in|into|with|over|to|on|through|from|around) (?:it|them)\b/.test(lower)
     )
-  }
-
-  /** `sprinkle on top`: of what stood there before this was mixed. */
-  private onTopOf(
-    lower: string,
-    mention: Mention,
-    found: Set<Thread>,
-    fresh: string[],
-  ): Thread | undefined {
-    const under = LAID_OVER.test(lower) && !fresh.length && found.size < 2
-    if (under && this.kept.current) {
-      found.add(this.kept.current)
-      return this.kept.open.findLast((t) => t !== this.kept.current && IN_SHAPE.has(dishOf(t)))
-    }
-    const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
-    if (!spread && !/\b(?:on top|over (?:the top|everything|it|them)|on it|all over)\b/.test(lower))
-      return undefined
-    const current = this.kept.current
-    if (spread && (!current || !found.has(current))) return fresh.length ? undefined : current
-    const others = this.kept.open.filter((t) => t !== current && t.where.vessel !== undefined)
-    if (!spread && current && (fresh.length || !others.length || !mention.goesOn)) return current
-    return others.at(-1)
-  }
-
-  /** What a step goes on from that names nothing known. */
-  private goesOnFrom(
-    mention: Mention,
-    lower: string,
-    fresh: string[],
-    anew: boolean,
-  ): Thread | undefined {
-    const { current } = this.kept
-    if (!current || mention.work === 'heat') return undefined
-    if (WATER.test(lower) || ICE.test(lower)) return undefined
-    if (!fresh.length) {
-      if (anew && !IT.test(lower))
-        return this.kept.open.filter((t) => t !== current).at(-1) ?? undefined
-      return current
-    }
-    const ofOther = (id: string) => !this.kept.sharesHeading(id, current)
-    const turned =
-      current.section !== mention.section &&
-      (labelNames(mention.label).length > 0 || fresh.every(ofOther))
-    if (anew || SECOND.test(lower) || turned) return undefined
-    const head = lower.replace(/[,;].*$/, '')
-    // `Fry in batches in hot oil`: what is fried is not said again.
-    // `Into a pot with water`: what goes in is not said again.
-    if (
-      /^(?:straight )?(?:in|into|onto|on) (?:(?:a|the|your) )?(?:[a-z-]+ )?(?:pot|pan|saucepan|dish|tin|tray|bowl|oven|slow cooker|casserole)\b/.test(
-        lower,
-      )
-    )
-      return current
-    const onlyMedium = fresh.every(
-      (id) => isStaple(this.kept.item(id)) || isLiquid(this.kept.item(id)),
-    )
-    if (onlyMedium && COOKS_IN.test(lower)) return current
-    // `Mix with the flour and the yeast`: what was there is mixed with them.
-    if (/^(?:mix|combine|blend|beat|stir|toss|whisk) with\b/.test(lower)) return current
-    if (
-      /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) (?:in|through))\b/.test(
-        lower,
-      ) ||
-      /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b/.test(lower) ||
-      /^(?:tear|crumble|grate|shave|crack|break|lay|ladle|spoon|pour|squeeze) over\b/.test(lower) ||
-      /^(?:lower|reduce|raise|turn|take)\b[^,;]*\b(?:heat|down|up|off)\b[^,;]*(?:, | and |, then )(?:add|stir|pour|tip|fold|whisk)\b/.test(
-        lower,
-      )
-    )
-      return current
-    // `Whisk the starch into the cream`: what it goes into is new as well.
-    const target =
-      /^(?:whisk|stir|rub|mix|beat|fold|work|toss)\b.*[a-z] (?:into|through|onto|with) (?:the |both |some |all )?((?:[a-z-]+ ?){1,5})$/.exec(
-        lower.replace(/[.,;].*$/, ''),
-      )?.[1]
-    if (target && fresh.length > 1) {
-      const words = new Set(namesOf(target))
-      if (fresh.some((id) => namesOf(this.kept.item(id)).some((n) => words.has(n))))
-        return undefined
-    }
-    if (
-      /^(?:stir|mix|fold|whisk|beat|tip|pour|throw|put) [^,.;]*? (?:in|through)(?=[,.;]|$| and\b| then\b)/.test(
-        lower,
-      )
-    )
-      return current
-    if (IT.test(lower) && mention.goesOn) return current
-    if (mention.work === 'season' && !fresh.some((id) => isMeat(this.kept.item(id)))) return current
-    if (BEGINS.has(mention.work) && !INTO.test(lower)) return undefined
-    if (BEGINS.has(mention.work) && ['cut', 'measure', 'soak', 'drain'].includes(mention.work))
-      return undefined
-    // A vessel that is only now spoken of holds something else.
-    const elsewhere =
-      mention.vessels.some((k) => k !== current.where.vessel) &&
-      /\b(?:an?|your|two) (?:[a-z-]+[ ,]+){0,4}(?:pan|pot|bowl|saucepan|skillet|casserole|dish|tray|tin|wok|processor|jug|jar)\b/.test(
-        lower,
-      )
-    if (elsewhere) return undefined
-    const other =
-      mention.vessels.some((k) => k !== current.where.vessel) &&
-      !/^(?:add|stir|return)\b/.test(lower)
-    if (other && current.where.vessel !== undefined && !IT.test(lower)) return undefined
-    if (other && /^put\b/.test(lower)) return undefined
-    if (mention.goesOn) return current
-    const adds = ADDS.exec(lower)
-    if (
-      adds &&
-      (INTO.test(head) ||
-        /^(?:add|stir|pour|tip|sprinkle|scatter|return|deglaze|season|garnish|top|crumble)\b/.test(
-          lower,
-        ))
-    )
-      return current
-    const onHob = current.where.vessel !== undefined && ON_HOB.has(current.where.vessel)
-    if (
-      HOB.has(mention.work) &&
-      onHob &&
-      !current.lifted &&
-      !mention.vessels.length &&
-      !/^(?:melt|boil)\b/.test(lower)
-    )
-      return current
-    return undefined
-  }
-
-  /** Whether what was just made goes along with what is named: `sprinkle on top and bake`. */
-  private isJoined(mention: Mention, lower: string, fresh: string[]): boolean {
-    const { current } = this.kept
-    if (!current || current.closed) return false
-    if (
-      /^(?:put|tip|pour|place) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|top with)\b/.test(
-        lower,
-      )
-    )
-      return true
-    if (fresh.length) return false
-    if (!mention.goesOn)
-      return (
-        IT.test(lower) &&
-        /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay)\b/.test(lower)
-      )
-    return /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay|sprinkle|scatter|return|layer|arrange|serve)\b/.test(
-      lower,
-    )
-  }
-
-  /** What stays where it is, and the others come to: after `to`, `into` or `over`, else the latest. */
-  private mainOf(lower: string, found: Set<Thread>): Thread | undefined {
-    const list = [...found]
-    if (list.length < 2) return list[0]
-    if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)
-    const target = /\b(?:in|into|to|over|onto|on|among|with|through)\s+(?:the|your)\s+(.+)$/.exec(
-      lower,
-    )?.[1]
-    if (target && !/^[a-z]+ in the\b/.test(lower)) {
-      const words = new Set(namesOf(target))
-      const named = list.find(
-        (t) =>
-          [...t.names].some((n) => words.has(n)) ||
-          [...t.items].some((id) => namesKind(target, this.kept.item(id))) ||
-          [...t.items].some((id) => namesOf(this.kept.item(id)).some((n) => words.has(n))),
-      )
-      if (named) return named
-    }
-    // `Add them to the pan`: what is in the pan stays there.
-    const inPan = list.filter((t) => t.where.vessel !== undefined && ON_HOB.has(t.where.vessel))
-    if (
-      inPan.length === 1 &&
-      /\b(?:to|into|in) the (?:[a-z-]+ )?(?:pan|pot|saucepan|skillet|casserole|wok)\b/.test(lower)
-    )
-      return inPan[0]
-    if (LAID_OVER.test(lower)) return list.find((t) => t !== this.kept.current)
-    if (/\b(?:over|among|on|onto) (?:everything|it|them|top)\b/.test(lower))
-      return list.reduce((a, b) => (this.spokenAt(lower, b) < this.spokenAt(lower, a) ? b : a))
-    if (
-      this.kept.current &&
-      found.has(this.kept.current) &&
-      /^(?:add|stir|mix|fold|tip|pour|whisk|beat|return)\b/.test(lower)
-    )
-      return this.kept.current
-    const hot = list.filter((t) => t.where.vessel !== undefined)
-    return hot.at(-1) ?? list.at(-1)
-  }
-
-  /** Where in a text a thread is first spoken of. */
-  private spokenAt(lower: string, thread: Thread): number {
-    const words = [
-      ...thread.names,
-      ...[...thread.items].flatMap((id) => namesOf(this.kept.item(id))),
-    ]
-    const at = words.map((w) => lower.indexOf(w)).filter((k) => k >= 0)
-    return at.length ? Math.min(...at) : Infinity
   }
 }

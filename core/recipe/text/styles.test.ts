@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { readRecipeText } from './readText'
-import type { StepRead } from './method'
+import type { StepRead } from './drafts'
 
 const read = (method: string, list = '') =>
   readRecipeText(`A dish\nServes 4\n\nIngredients\n${list}\n\nMethod\n${method}`)

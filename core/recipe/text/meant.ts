@@ -1,0 +1,76 @@
+import { isMeat } from './foods'
+import { namesOf, type IngredientRead } from './ingredientLine'
+import { plain } from './plain'
+import { bareOf } from './references'
+import type { Threads } from './threads'
+import { usedIn } from './usedIn'
+
+/** Ids of the ingredients that a text means, in a part of the method under a heading or none. */
+export function meantBy(text: string, label: string | undefined, threads: Threads): string[] {
+  const named = usedIn(bareOf(text), threads.ingredients)
+  return nearest(alsoMeant(named, text, threads), text, label, threads)
+}
+
+/** `The beef` where the only meat is rump steak; and no parsley where `the parsley sauce` is meant. */
+function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
+  const { ingredients } = threads
+  const item = (id: string) => threads.item(id)
+  const lower = bareOf(text).toLowerCase()
+  const meats = ingredients.filter((i) => isMeat(i.item))
+  const [only] = meats
+  const meat = isMeat(lower) && !uses.some((id) => isMeat(item(id)))
+  const kept = uses.filter((id) => {
+    if (threads.isNamed(id)) return true
+    const head = namesOf(item(id)).at(-1)
+    const made = new RegExp(`\\b${head}s? (?:sauce|soup|stew|dressing|butter sauce|gravy)\\b`)
+    return !(head && made.test(lower) && !lower.replace(made, ' ').includes(head))
+  })
+  return meat && only && meats.length === 1 ? [...kept, only.id] : kept
+}
+
+/** Of two things by the same name the one that stands with what is being worked on, or the one that is not used yet. */
+function nearest(
+  uses: string[],
+  text: string,
+  label: string | undefined,
+  threads: Threads,
+): string[] {
+  const list = uses.map((id) => threads.ingredients.find((i) => i.id === id)!)
+  const head = (i: IngredientRead) => namesOf(i.item).at(-1)
+  const asListed = (i: IngredientRead) =>
+    i.amount > 0 && new RegExp(`\\b${i.amount} ?${i.unit}\\b`).test(plain(text))
+  return uses.filter((_, k) => {
+    const own = list[k]!
+    const same = list.filter((o) => o !== own && head(o) === head(own))
+    if (!same.length) return true
+    // `Toast the 2 tbsp rice`: that of which the list has so much.
+    if (list.some(asListed)) return asListed(own)
+    const alone = list.filter((i) => !list.some((o) => o !== i && head(o) === head(i)))
+    const under = list.find((i) => isUnder(i, label))
+    // `Warm the milk and butter`: of several headings the first that is not used yet.
+    const unused = list.find((i) => !threads.isNamed(i.id) && i.group !== undefined)
+    const here =
+      (under && { group: under.group }) ??
+      groupOf(alone) ??
+      groupOf(currentItems(threads)) ??
+      (unused && { group: unused.group })
+    return !here || own.group === here.group || !same.some((o) => o.group === here.group)
+  })
+}
+
+const currentItems = ({ current, ingredients }: Threads): IngredientRead[] => {
+  return [...(current?.items ?? [])].map((x) => ingredients.find((i) => i.id === x)!)
+}
+
+/** The heading that all of them stand under, or that they stand under none; undefined where they differ. */
+const groupOf = (items: readonly IngredientRead[]): Pick<IngredientRead, 'group'> | undefined => {
+  const [first] = items
+  return first && items.every((i) => i.group === first.group) ? { group: first.group } : undefined
+}
+
+/** Whether a part of the method and a part of the list have the same heading. */
+const isUnder = (i: IngredientRead, label: string | undefined) => {
+  if (!label || !i.group) return false
+  const words = new Set(namesOf(i.group.replace(/\([^)]*\)/g, '')))
+  return namesOf(label).some((w) => words.has(w))
+}
