@@ -47,6 +47,16 @@ describe('the share of an ingredient that a step takes', () => {
     expect(of('remaining coconut')).toMatchObject({ milk: 85 })
   })
 
+  it('is one lemon of two, and the other', () => {
+    const of = shares(
+      '8 chicken thighs\n2 lemons\n300 g rice',
+      'Mix the juice of one lemon with the chicken. Roast the chicken at 200 °C for 45 minutes. Rinse the rice, put it in a pan with water and cook for 12 minutes. Slice the other lemon. Serve the chicken on the rice with the lemon.',
+    )
+    expect(of('juice of one')).toMatchObject({ lemon: 50 })
+    expect(of('other lemon')).toEqual({ lemon: 50 })
+    expect(of('serve')).toEqual({ thigh: 0, lemon: 0, rice: 0 })
+  })
+
   it('is nothing of what is in the food already, though it is named again', () => {
     const of = shares(
       '500 g minced lamb\n1 onion',

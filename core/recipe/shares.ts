@@ -30,6 +30,9 @@ function shareIn(text: string, own: Ingredient): number | 'rest' | undefined {
 
 /** `200 g of the`: as a share of all that there is. */
 function statedIn(lead: string, own: Ingredient): number | undefined {
+  // `The juice of one lemon`, of two.
+  const pieces = own.unit === 'piece' ? /\b(\d+)(?: of the)?$/.exec(lead) : null
+  if (pieces && Number(pieces[1]) <= own.amount) return Number(pieces[1]) / own.amount
   const m = /(\d+(?:\.\d+)?) ?(g|kg|ml|l|tbsp|tsp|tablespoons?|teaspoons?)(?: of)?(?: the)?$/.exec(
     lead,
   )
@@ -50,13 +53,24 @@ export function sharesOf(recipe: Recipe): Map<string, Map<string, number>> {
   const left = new Map(recipe.ingredients.map((i) => [i.id, 1]))
   /** Steps that have put some of an ingredient in. */
   const inside = new Map<string, Set<string>>()
+  const uses = (step: string, id: string) =>
+    recipe.steps.some((s) => s.id === step && s.uses.includes(id))
   for (const step of inOrder(recipe)) {
     const shares = new Map<string, number>()
     const before = step.uses.length ? comesFrom(links, step.id) : new Set<string>()
     for (const id of step.uses) {
       const own = recipe.ingredients.find((i) => i.id === id)!
       const said = shareIn(step.do, own)
-      const there = [...(inside.get(id) ?? [])].some((s) => before.has(s))
+      // Put in before, or got ready before and taken up by what it is in by now without being named.
+      const there =
+        [...(inside.get(id) ?? [])].some((s) => before.has(s)) ||
+        recipe.steps.some(
+          (s) =>
+            s !== step &&
+            before.has(s.id) &&
+            !GETS_READY.has(s.work) &&
+            [...comesFrom(links, s.id)].some((x) => uses(x, id)),
+        )
       const rest = left.get(id)!
       const share = said === 'rest' ? rest : (said ?? (there || rest <= 0 ? 0 : rest))
       shares.set(id, share)

@@ -1,7 +1,7 @@
-import { cooks } from '../recipe'
+import { cooks, isMeat } from '../recipe'
 import * as food from './foods'
 import { any, first, GUIDANCE, putsAway, said, type Hazard } from './hazard'
-import type { View } from './view'
+import type { SeenStep, View } from './view'
 
 /** Food that is cooled, kept, warmed again or put into jars. */
 export const KEPT_FOOD: Hazard[] = [
@@ -28,7 +28,9 @@ export const KEPT_FOOD: Hazard[] = [
     source: `${GUIDANCE}: from off the heat into the cold within two hours, one above 32 °C`,
     find: (v) =>
       first(
-        v.steps.filter((s) => putsAway(s) && !v.later(s).some((l) => cooks(l.step.work))),
+        v.steps.filter(
+          (s) => putsAway(s) && !isDryBake(v, s) && !v.later(s).some((l) => cooks(l.step.work)),
+        ),
         'Into the fridge or freezer within two hours of leaving the heat, one in a hot kitchen, in shallow boxes: warm food keeps germs growing.',
       ),
   },
@@ -107,3 +109,10 @@ const isDoughOnly = (view: View, id: string) => {
   const seen = view.steps.find((s) => s.step.id === id)!
   return !seen.before.some((l) => l.cooked) && !seen.after.cooked
 }
+
+/** Cakes, bars and bread keep dry in a tin: nothing in them wants the cold. */
+const isDryBake = (view: View, { items }: SeenStep) =>
+  any(items, /\b(?:flour|oats)\b/) &&
+  !items.some(isMeat) &&
+  !any(items, /\b(?:cream|custard|cheese|cheddar|ricotta|feta|mozzarella|beans?|stock)\b/) &&
+  view.steps.some((s) => s.step.work === 'bake' && s.items.some((i) => items.includes(i)))

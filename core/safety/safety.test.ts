@@ -207,8 +207,13 @@ describe('the table of hazards', () => {
       '200 g egg noodles\n1 carrot',
       'Boil the noodles for 4 minutes. Drain. Grate the carrot over.',
     ],
+    [
+      'flapjacks that keep in a tin',
+      '250 g butter\n400 g oats\n150 g syrup',
+      'Melt the butter for 5 minutes. Stir in the oats and syrup. Bake at 170 °C for 25 minutes. Cool in the tin for an hour.',
+    ],
   ])('has nothing to say of %s', (_, list, method) => {
-    expect(hazards(list, method).filter((h) => !['raw meat', 'cooling'].includes(h))).toEqual([])
+    expect(hazards(list, method).filter((h) => h !== 'raw meat')).toEqual([])
   })
 
   it('says it of meat where it cooks longest, and of rice that is kept though no step says so', () => {

@@ -75,6 +75,14 @@ export const STANDING: Rule[] = [
     source: `what was chilled is used before it warms up: ${GUIDANCE}, the figure ${OURS}`,
   },
   {
+    id: 'into the cold',
+    when: (from, _, b) => from.raw && b.work === 'chill',
+    best: 2,
+    most: 10,
+    must: true,
+    source: `raw food that is to be cold goes into the cold at once: ${GUIDANCE}, the figure ${OURS}`,
+  },
+  {
     id: 'raw',
     when: (from) => from.raw && !from.dough,
     best: 15,

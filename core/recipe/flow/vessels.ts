@@ -47,6 +47,7 @@ export const vesselOf = (step: Step): Equipment | undefined =>
 /** Whether food is still in the vessel it was in when a step without one of its own is done. */
 export function staysIn(step: Step): boolean {
   if (step.stays !== undefined) return step.stays
+  if (/^(?:mark|score)\b/i.test(step.do)) return true
   if (['drain', 'pack', 'cut', 'shape', 'measure'].includes(step.work)) return false
   if (step.work === 'cool' || step.work === 'rest')
     return !/\b(?:rack|plate|spread|board)\b|\b(?:onto|on) (?:a|the) tray\b|^(?:lift|take|remove)\b[^,.;]*\bout\b/i.test(

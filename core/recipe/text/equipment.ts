@@ -85,6 +85,8 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
   const any = (...kinds: string[]) => kinds.some((k) => all.has(k))
   switch (work) {
     case 'cut':
+      // `Mark into bars`: in the tin.
+      if (/^(?:mark|score)\b/.test(lower) && where.dish) break
       if (!any('processor', 'blender', 'bowl') && !/^(?:flake|crumble|tear|strip)\b/.test(lower))
         need('board')
       break

@@ -66,7 +66,7 @@ function wordNumber(words: string): number {
 
 /** `Rest 5.`, `for another 20`: minutes without saying so. */
 const BARE =
-  /\b(rest|stand|bake|roast|simmer|another|a further|the last)(?: for)? (\d+(?:\s*(?:-|to)\s*\d+)?)(?=[\s.,;]*$|[,;.]\s|\s+(?:more|then|and|or so|until|till)\b)/g
+  /\b(rest|stand|leave|bake|roast|simmer|another|a further|the last)(?: for)? (\d+(?:\s*(?:-|to)\s*\d+)?)(?=[\s.,;]*$|[,;.]\s|\s+(?:more|then|and|or so|until|till)\b)/g
 
 /** What people say instead of figures, in the order in which it is looked for. */
 const SPOKEN: [RegExp, string][] = [

@@ -11,6 +11,9 @@ const DAY =
   /^(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|on the day(?: of[a-z ]{0,20})?|the (?:night|day|evening) before|the (?:next|following) (?:day|morning)|next (?:day|morning)|in the (?:morning|evening)|day (?:\d|one|two|three)|ahead|to finish|to assemble)$/i
 const CAPITALS = /^[A-Z][A-Z0-9 '’&:,()-]{3,60}$/
 const TIMES = /\b(?:night|day|evening)s? before\b|\b(?:on the|next|following) (?:day|morning)\b/i
+/** `The night before, mix`. */
+const DAY_FIRST =
+  /^((?:the (?:night|evening|day)|(?:two|three) (?:nights|days)) before|(?:the )?(?:next|following) (?:day|morning)|on the day|in the morning),? (?=[a-z])/i
 /** `For the sauce: melt the butter`, `The night before: whisk`, `White sauce: melt`. */
 const LABEL = /^((?:for the |to make the |the )?[A-Za-z][A-Za-z' -]{2,38}):\s+(?=[a-zA-Z0-9])/i
 
@@ -32,12 +35,12 @@ export function sectionsOf(method: string): Section[] {
     }
     const label = LABEL.exec(bare.replace(/^\(?\d{1,2}\s*[.):]\s*/, ''))?.[1]
     // A day stands for all that is said behind it.
-    const day = label && TIMES.test(label) ? label : undefined
-    sentencesOf(line).forEach((text, i) =>
-      sections
-        .at(-1)!
-        .sentences.push({ text, label: i === 0 ? label : (labelOf(text, line) ?? day) }),
-    )
+    let day: string | undefined
+    sentencesOf(line).forEach((text, i) => {
+      const own = (i === 0 ? label : labelOf(text, line)) ?? DAY_FIRST.exec(text)?.[1]
+      if (own && TIMES.test(own)) day = own
+      sections.at(-1)!.sentences.push({ text, label: own ?? day })
+    })
   }
   return sections.filter((s) => s.sentences.length)
 }

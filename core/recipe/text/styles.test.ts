@@ -202,6 +202,20 @@ describe('what is said without its unit or its verb', () => {
     expect(find(steps, 'cool the pot').uses).toEqual([])
   })
 
+  it('leaves till the morning what is said with the night before, and marks bars in their tin', () => {
+    const night = read(
+      'The night before, mix the oil with the garlic, pour over the chicken in a dish, cover and chill. Roast the chicken for 45 minutes at 200 °C.',
+      '8 chicken thighs\n4 tbsp oil\n4 cloves garlic',
+    ).steps
+    expect(find(night, 'chill').minutes).toEqual([480, 720])
+    const bars = read(
+      'Press the oats into a tin. Bake for 25 minutes at 170 °C. Mark into bars while warm; leave to cool in the tin for an hour. Off the heat, leave for 10.',
+      '400 g oats',
+    ).steps
+    expect(find(bars, 'mark').equipment).toEqual([])
+    expect(find(bars, 'leave for 10').minutes).toEqual([10, 10])
+  })
+
   it('pours the wet ingredients into the dry, and cools muffins in their tin', () => {
     const { steps } = read(
       'In a bowl whisk together flour and sugar. In another bowl beat the eggs with the milk. Pour the wet ingredients into the dry and stir. Spoon into a muffin tin and bake for 20 minutes at 200 °C. Let cool 5 minutes in the pan.',
