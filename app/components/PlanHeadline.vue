@@ -78,7 +78,7 @@ const figures = computed<Figure[]>(() => {
       note: optimal ? 'it is the shortest' : 'at most that much longer',
     },
   ]
-  return list.filter((f) => f.value !== undefined || planning.running)
+  return list
 })
 
 /** Why it cannot be shorter, as far as that is known. */
@@ -113,8 +113,10 @@ const later = (seconds: number) =>
       <div v-for="f in figures" :key="f.name">
         <dt>{{ f.name }}</dt>
         <dd v-if="f.value === undefined">
-          …
-          <small>{{ plan ? 'being worked out' : '\u00a0' }}</small>
+          {{ planning.running ? '…' : '–' }}
+          <small>{{
+            !plan ? '\u00a0' : planning.running ? 'being worked out' : 'not worked out yet'
+          }}</small>
         </dd>
         <dd v-else>
           <time v-if="f.at !== undefined" :datetime="later(f.at)" :data-test="f.test">{{

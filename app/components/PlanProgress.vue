@@ -50,7 +50,7 @@ const words = computed(() => {
       />
       <v-btn color="primary" variant="outlined" @click="planning.stop()">Stop, take the best</v-btn>
     </div>
-    <div v-else-if="canPlan" class="idle">
+    <div v-if="canPlan" class="idle" :class="{ away: planning.running }">
       <v-btn
         variant="outlined"
         size="small"
@@ -86,12 +86,19 @@ const words = computed(() => {
 </template>
 
 <style scoped>
-/* As high while planning as before and after it: nothing below moves. */
 .progress {
   flex: 1;
   display: grid;
   align-content: center;
   min-height: 54px;
+}
+/* One lies over the other: as high while planning as before and after it, so nothing below moves. */
+.run,
+.idle {
+  grid-area: 1 / 1;
+}
+.idle.away {
+  visibility: hidden;
 }
 .run {
   display: grid;
@@ -106,10 +113,16 @@ const words = computed(() => {
 @media (max-width: 600px) {
   .progress {
     flex-basis: 100%;
-    min-height: 244px;
   }
+  /* However many lines its words take: it lies over the foot of the page, and moves nothing. */
   .run {
+    position: fixed;
+    z-index: 5;
+    inset: auto 0 0;
     grid-template-columns: minmax(0, 1fr);
+    padding: 10px 16px 14px;
+    border-top: 1px solid var(--hair);
+    background: rgb(var(--v-theme-surface));
   }
   .run .v-btn {
     grid-row: auto;
