@@ -1,3 +1,6 @@
 export { betterPlan } from './better'
+export { contentsOf, emptyHousehold, namesOwned, OWNED, ownsAnything, type Owned } from './contents'
+export { mergeHouseholds, type Merged } from './merge'
 export { LARGEST_FILE, readHousehold } from './read'
 export { householdSchema, keptPlanSchema, type Household, type KeptPlan } from './schema'
+export { DAYS, LATEST, outdated, type StateMark } from './states'

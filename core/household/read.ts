@@ -1,5 +1,7 @@
+import { readKitchen } from '../kitchen'
 import { issuesFrom, type Issue, type Reading } from '../reading'
 import { recipeIssues } from '../session'
+import { OWNED } from './contents'
 import { householdSchema, type Household } from './schema'
 
 /** A household of a thousand recipes is about 5 MB; far above that it is something else. */
@@ -37,17 +39,30 @@ export function readHousehold(content: string): Reading<Household> {
     )
   const parsed = householdSchema.safeParse(json)
   if (!parsed.success) return { ok: false, issues: issuesFrom(parsed.error) }
-  const issues = [...recipeIssues(parsed.data.recipes), ...doubles(parsed.data)]
+  const kitchens = parsed.data.kitchens.flatMap((kitchen, i) => {
+    const reading = readKitchen(kitchen)
+    return reading.ok
+      ? []
+      : reading.issues.map((issue) => ({ ...issue, path: `kitchens[${i}].${issue.path}` }))
+  })
+  const issues = [...kitchens, ...recipeIssues(parsed.data.recipes), ...doubles(parsed.data)]
   return issues.length ? { ok: false, issues } : { ok: true, value: parsed.data }
 }
 
 function doubles(household: Household): Issue[] {
-  return (['kitchens', 'recipes', 'sessions', 'menus'] as const).flatMap((list) => {
-    const ids = household[list].map((x) => x.id)
+  return OWNED.flatMap((list) => {
+    const field = list === 'plans' || list === 'cooking' ? 'session' : 'id'
+    const ids = household[list].map((x) => (x as Record<string, unknown>)[field] as string)
     return ids.flatMap((id, i) =>
       ids.indexOf(id) === i
         ? []
-        : [{ path: `${list}[${i}].id`, message: `"${id}" stands twice`, allowed: 'each id once' }],
+        : [
+            {
+              path: `${list}[${i}].${field}`,
+              message: `"${id}" stands twice`,
+              allowed: 'each once',
+            },
+          ],
     )
   })
 }

@@ -5,16 +5,13 @@ import { kitchenSchema, type Kitchen } from './schema'
 export function readKitchen(input: unknown): Reading<Kitchen> {
   const parsed = kitchenSchema.safeParse(input)
   if (!parsed.success) return { ok: false, issues: issuesFrom(parsed.error) }
-  const seen = new Set<string>()
-  for (const [i, { id }] of parsed.data.stations.entries()) {
-    if (seen.has(id))
-      return {
-        ok: false,
-        issues: [
-          { path: `stations[${i}].id`, message: `"${id}" stands twice`, allowed: 'each id once' },
-        ],
-      }
-    seen.add(id)
-  }
-  return { ok: true, value: parsed.data }
+  const issues = (['stations', 'people'] as const).flatMap((list) => {
+    const ids = parsed.data[list].map((x) => x.id)
+    return ids.flatMap((id, i) =>
+      ids.indexOf(id) === i
+        ? []
+        : [{ path: `${list}[${i}].id`, message: `"${id}" stands twice`, allowed: 'each id once' }],
+    )
+  })
+  return issues.length ? { ok: false, issues } : { ok: true, value: parsed.data }
 }

@@ -10,9 +10,9 @@ const station = z.strictObject({
   kind: z.string().min(1).max(60),
   /** Which strand of the plan it belongs to. */
   zone: z.enum(['bench', 'hob', 'oven', 'appliance', 'vessel', 'cold']),
-  capacity: z.number().positive().default(1),
+  capacity: z.number().positive().max(1000).default(1),
   tags: z.array(z.string().min(1)).default([]),
-  size: z.number().positive().optional(),
+  size: z.number().positive().max(1000).optional(),
   /** Minutes to walk there: it stands apart, like a grill outdoors. */
   walk: z.number().min(0).max(30).optional(),
   /** Broken, lent or full today: plans do without it. */

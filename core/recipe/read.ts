@@ -12,17 +12,21 @@ export function readRecipe(input: unknown): Reading<Recipe> {
 
 function referenceIssues(recipe: Recipe): Issue[] {
   const issues: Issue[] = []
-  const steps = new Set<string>()
-  recipe.steps.forEach((step, i) => {
-    if (steps.has(step.id))
-      issues.push({
-        path: `steps[${i}].id`,
-        message: `"${step.id}" stands twice`,
-        allowed: 'each step id once',
-      })
-    steps.add(step.id)
-  })
-  const ingredients = new Set(recipe.ingredients.map((i) => i.id))
+  const idsOf = (list: 'steps' | 'ingredients'): Set<string> => {
+    const ids = new Set<string>()
+    recipe[list].forEach(({ id }, i) => {
+      if (ids.has(id))
+        issues.push({
+          path: `${list}[${i}].id`,
+          message: `"${id}" stands twice`,
+          allowed: 'each id once',
+        })
+      ids.add(id)
+    })
+    return ids
+  }
+  const steps = idsOf('steps')
+  const ingredients = idsOf('ingredients')
   const known = (set: Set<string>, value: string, path: string, what: string) => {
     if (!set.has(value))
       issues.push({

@@ -6,6 +6,10 @@ const id = z.string().regex(/^[a-z0-9-]+$/, { message: 'may hold only a to z, 0 
 const line = z.string().min(1).max(300)
 const minute = z.number().min(0).max(14_400)
 
+/** More than a home kitchen serves from one batch, or takes of anything in whatever unit. */
+const MOST_SERVED = 500
+const MOST_AMOUNT = 100_000
+
 /** Least, usual and most minutes; the plan counts on the usual and allows the most. */
 const minutes = z
   .tuple([minute, minute, minute])
@@ -103,12 +107,12 @@ export const recipeSchema = z.strictObject({
   base: z.boolean().default(false),
   /** A meal by itself where nothing is said; a part to combine with others; or beside a meal. */
   role: z.enum(['meal', 'part', 'extra']).optional(),
-  serves: z.number().positive(),
+  serves: z.number().positive().max(MOST_SERVED),
   ingredients: z.array(
     z.strictObject({
       id,
       item: line,
-      amount: z.number().positive(),
+      amount: z.number().positive().max(MOST_AMOUNT),
       unit: z.enum(UNITS),
       /** What is counted of it: cloves, sprigs, sticks. */
       counted: z.string().min(1).max(40).optional(),

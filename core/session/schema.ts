@@ -10,9 +10,9 @@ const id = idSchema
 /** More of one dish than any home kitchen could pack away in a sitting. */
 export const MOST_BATCHES = 8
 
-export const daySchema = z
-  .string()
-  .regex(/^\d{4}-\d{2}-\d{2}$/, { message: 'is no day like 2027-03-20' })
+export const daySchema = z.string().refine((text) => z.iso.date().safeParse(text).success, {
+  message: 'is no day like 2027-03-20',
+})
 
 const day = daySchema
 
@@ -46,9 +46,14 @@ export const sessionSchema = z.strictObject({
   /** Ids of the people of the kitchen who cook. */
   cooks: z.array(id),
   /** Local date and time, `2027-03-20T09:00`. */
-  start: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, {
-    message: 'is no date and time like 2027-03-20T09:00',
-  }),
+  start: z
+    .string()
+    .refine(
+      (text) =>
+        daySchema.safeParse(text.slice(0, 10)).success &&
+        /^T([01]\d|2[0-3]):[0-5]\d$/.test(text.slice(10)),
+      { message: 'is no date and time like 2027-03-20T09:00' },
+    ),
   /** Minutes within which everything should be done; a plan may take longer and says so. */
   limit: z.int().min(10).max(2880).optional(),
   /** Work that several dishes share and that is to be done for each of them apart, by its id. */

@@ -1,0 +1,45 @@
+import type { Household } from './schema'
+
+/** The lists of what a household owns: this one definition serves files, browser and wiping. */
+export const OWNED = ['kitchens', 'recipes', 'sessions', 'plans', 'cooking', 'menus'] as const
+export type Owned = (typeof OWNED)[number]
+
+/** A household that owns nothing. */
+export const emptyHousehold = (savedAt: string): Household => ({
+  format: 'cadrum/household@1',
+  savedAt,
+  kitchens: [],
+  recipes: [],
+  sessions: [],
+  plans: [],
+  cooking: [],
+  menus: [],
+})
+
+/** Whether it owns anything at all. */
+export const ownsAnything = (household: Household): boolean =>
+  OWNED.some((list) => household[list].length > 0)
+
+const WORDS: Record<Owned, [string, string]> = {
+  recipes: ['recipe', 'recipes'],
+  kitchens: ['kitchen', 'kitchens'],
+  sessions: ['session', 'sessions'],
+  menus: ['menu', 'menus'],
+  plans: ['plan', 'plans'],
+  cooking: ['session being cooked', 'sessions being cooked'],
+}
+const ORDER: readonly Owned[] = ['recipes', 'kitchens', 'sessions', 'menus', 'plans', 'cooking']
+
+/** What a household owns, counted in words: "12 recipes, 1 kitchen"; empty where it owns nothing. */
+export const contentsOf = (household: Household): string[] =>
+  ORDER.flatMap((list) => {
+    const n = household[list].length
+    return n ? [`${n} ${WORDS[list][n === 1 ? 0 : 1]}`] : []
+  })
+
+/** The names of what a household owns, for whoever is asked to let it go. */
+export const namesOwned = (household: Household): { what: string; names: string[] }[] =>
+  (['recipes', 'kitchens', 'sessions', 'menus'] as const).flatMap((list) => {
+    const names = household[list].map((x) => x.name)
+    return names.length ? [{ what: WORDS[list][1], names }] : []
+  })

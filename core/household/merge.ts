@@ -1,0 +1,118 @@
+import equal from 'fast-deep-equal'
+import { freeId, markFor } from '../recipe'
+import type { Household } from './schema'
+
+/** What joining a file to what is there comes to. */
+export interface Merged {
+  household: Household
+  /** How many things are new, were there already just so, or came under another name beside theirs. */
+  added: number
+  same: number
+  beside: number
+}
+
+/**
+ * A household with another's beside it: nothing of what is there changes. What both have in the same
+ * words is kept once; where two differ under one id the newcomer gets an id and a name of its own, and
+ * whatever speaks of it follows. Plans and records of newcomers come along; those of sessions that are
+ * there already stay as they are.
+ */
+export function mergeHouseholds(here: Household, other: Household): Merged {
+  let [added, same, beside] = [0, 0, 0]
+  const join = <T extends { id: string; name: string }>(
+    mine: readonly T[],
+    theirs: readonly T[],
+  ) => {
+    const taken = new Set([...mine, ...theirs].map((x) => x.id))
+    const known = new Map(mine.map((x) => [x.id, x]))
+    const ids = new Map<string, string>()
+    const list = [...mine]
+    for (const x of theirs) {
+      const there = known.get(x.id)
+      if (there && there.name === x.name && equal(nameless(there), nameless(x))) {
+        same++
+        continue
+      }
+      // One that came beside before is not to come a third time.
+      const before = there && mine.find((m) => m !== there && equal(nameless(m), nameless(x)))
+      if (before) {
+        ids.set(x.id, before.id)
+        same++
+        continue
+      }
+      added++
+      if (!there) {
+        list.push(x)
+        continue
+      }
+      beside++
+      const id = freeId(x.id, taken)
+      taken.add(id)
+      ids.set(x.id, id)
+      list.push({ ...x, id, name: freeName(x.name, list) })
+    }
+    return { list, of: (id: string) => ids.get(id) ?? id }
+  }
+
+  const recipes = join(here.recipes, other.recipes)
+  const marks = new Set(here.recipes.map((r) => r.mark))
+  const mine = new Set(here.recipes)
+  const marked = recipes.list.map((r) => {
+    if (mine.has(r)) return r
+    const mark = marks.has(r.mark) ? markFor(r.name, marks) : r.mark
+    marks.add(mark)
+    const steps = r.steps.map((s) => ({
+      ...s,
+      takes: s.takes.map((t) => ({ ...t, base: recipes.of(t.base) })),
+    }))
+    return { ...r, mark, steps }
+  })
+  const kitchens = join(here.kitchens, other.kitchens)
+  const dishes = <T extends { recipe: string }>(list: readonly T[]) =>
+    list.map((d) => ({ ...d, recipe: recipes.of(d.recipe) }))
+  const sessions = join(
+    here.sessions,
+    other.sessions.map((s) => ({
+      ...s,
+      kitchen: kitchens.of(s.kitchen),
+      dishes: dishes(s.dishes),
+    })),
+  )
+  const menus = join(
+    here.menus,
+    other.menus.map((m) => ({ ...m, dishes: dishes(m.dishes) })),
+  )
+  const theirs = <T extends { session: string }>(list: readonly T[], before: readonly T[]) => {
+    const there = new Set(before.map((x) => x.session))
+    const moved = list.map((x) => ({ ...x, session: sessions.of(x.session) }))
+    return [...before, ...moved.filter((x) => !there.has(x.session))]
+  }
+  return {
+    household: {
+      ...here,
+      recipes: marked,
+      kitchens: kitchens.list,
+      sessions: sessions.list,
+      menus: menus.list,
+      plans: theirs(other.plans, here.plans),
+      cooking: theirs(other.cooking, here.cooking),
+    },
+    added,
+    same,
+    beside,
+  }
+}
+
+/** What is left of a thing without what is given to a newcomer: its id, name and mark, and its bases' ids. */
+function nameless<T extends { id: string; name: string }>(thing: T): unknown {
+  const bare = { ...thing, id: '', name: '', mark: '' }
+  return JSON.parse(JSON.stringify(bare), (key, value: unknown) =>
+    key === 'base' && typeof value === 'string' ? value.replace(/-\d+$/, '') : value,
+  )
+}
+
+/** "Soda bread", else "Soda bread 2" and so on, whichever none of the others is called. */
+function freeName(name: string, others: readonly { name: string }[]): string {
+  const taken = new Set(others.map((x) => x.name))
+  for (let n = 2; ; n++) if (!taken.has(`${name} ${n}`)) return `${name} ${n}`
+}
