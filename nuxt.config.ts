@@ -1,12 +1,16 @@
 import { defineNuxtConfig } from 'nuxt/config'
 import vuetify from 'vite-plugin-vuetify'
 
+/** The pages there are: made ahead, kept for use without the server, and all that is answered. */
+const PAGES = ['/', '/choose', '/plan', '/cook', '/recipes', '/kitchen']
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   telemetry: false,
   ssr: false,
   devtools: { enabled: false },
   modules: ['@pinia/nuxt'],
+  runtimeConfig: { pages: PAGES },
   css: [
     '@fontsource-variable/fraunces/index.css',
     '@fontsource-variable/atkinson-hyperlegible-next/index.css',
@@ -33,6 +37,23 @@ export default defineNuxtConfig({
   },
   vite: { worker: { format: 'es' } },
   postcss: { plugins: { cssnano: false } },
-  nitro: { prerender: { routes: ['/', '/plan', '/cook', '/recipes', '/kitchen'] } },
+  routeRules: {
+    '/**': {
+      headers: {
+        // The rest of the policy stands in each page, with the hashes of its scripts.
+        'content-security-policy': "frame-ancestors 'none'",
+        'x-content-type-options': 'nosniff',
+        'referrer-policy': 'no-referrer',
+        'cross-origin-opener-policy': 'same-origin',
+        'cross-origin-resource-policy': 'same-origin',
+      },
+    },
+    // A new one is looked for at each visit; everything else is named by its content.
+    '/sw.js': { headers: { 'cache-control': 'no-cache' } },
+  },
+  nitro: {
+    compressPublicAssets: { gzip: true, brotli: true },
+    prerender: { routes: PAGES },
+  },
   typescript: { strict: true },
 })

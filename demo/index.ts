@@ -1,3 +1,4 @@
+import { emptyHousehold, type Household } from '../core/household'
 import { kitchenSchema } from '../core/kitchen'
 import { recipeSchema, type Recipe } from '../core/recipe'
 import {
@@ -87,3 +88,12 @@ export const demoSession = fillEvenings(
   { ...saturday, evenings: eveningsFrom(saturday.start, 12, 3) },
   demoRecipes,
 )
+
+/** All that the demo household owns, as one file would hold it. */
+export const demoHousehold = (): Household => ({
+  ...emptyHousehold(new Date(0).toISOString()),
+  kitchens: [demoKitchen],
+  recipes: demoRecipes,
+  sessions: [demoSession],
+  menus: demoMenus,
+})

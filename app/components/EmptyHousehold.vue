@@ -1,6 +1,12 @@
 <script setup lang="ts">
-import { demoHousehold } from '~/database/demo'
-import { replaceHousehold } from '~/database/household'
+import { loadDemo } from '~/database/demo'
+import { useNotices } from '~/stores/notices'
+import { useSaving } from '~/stores/saving'
+
+async function load() {
+  const state = await useSaving().write('the demo household', () => loadDemo())
+  await useNotices().offerBack('Highfell, the demo household, is here beside what is yours.', state)
+}
 </script>
 
 <template>
@@ -12,9 +18,7 @@ import { replaceHousehold } from '~/database/household'
       <NuxtLink to="/recipes">your recipes</NuxtLink> in, import a file of yours from the Household
       menu, or look around with Highfell, a made-up farm kitchen with twelve dishes.
     </p>
-    <v-btn color="primary" size="large" @click="replaceHousehold(demoHousehold())">
-      Load Highfell
-    </v-btn>
+    <v-btn color="primary" size="large" @click="load"> Load Highfell </v-btn>
   </section>
 </template>
 

@@ -1,62 +1,87 @@
 <script setup lang="ts">
-import { mdiDotsHorizontal } from '@mdi/js'
-import { ref } from 'vue'
-import { LARGEST_FILE, type Household } from '~~/core/household'
-import { collectHousehold, importHousehold, replaceHousehold } from '~/database/household'
-import { demoHousehold } from '~/database/demo'
-import { download } from '~/composables/useDownload'
+import { mdiCheck, mdiDotsHorizontal } from '@mdi/js'
+import { format, parseISO } from 'date-fns'
+import { computed, ref, shallowRef } from 'vue'
+import { LARGEST_FILE, ownsAnything, type Household } from '~~/core/household'
+import { downloadHousehold } from '~/composables/useDownload'
+import { useLive } from '~/composables/useLive'
+import { database } from '~/database/database'
+import { loadDemo } from '~/database/demo'
+import { collectHousehold, readFile, replaceHousehold } from '~/database/household'
+import { openedSession, openSession } from '~/database/opened'
 import { useNotices } from '~/stores/notices'
+import { usePlanning } from '~/stores/planning'
+import { useSaving } from '~/stores/saving'
 
 const notices = useNotices()
+const saving = useSaving()
+const planning = usePlanning()
 const picker = ref<HTMLInputElement>()
+const asking = ref<'import' | 'wipe' | 'states'>()
+const file = shallowRef<{ name: string; household: Household }>()
+const open = computed({
+  get: () => asking.value !== undefined,
+  set: (is) => {
+    if (!is) asking.value = undefined
+  },
+})
+
+/** All sessions there are; with more than one the menu says which is open. */
+const sessions = useLive(async () => {
+  const [all, now] = [await database.sessions.toArray(), await openedSession()]
+  return all.map((s) => ({
+    id: s.id,
+    name: s.name,
+    day: format(parseISO(s.start), 'd MMMM'),
+    open: s.id === now?.id,
+  }))
+})
 
 async function exportAll() {
-  const household = await collectHousehold()
-  const name = `cadrum-${household.savedAt.slice(0, 10)}.json`
-  download(name, 'application/json', JSON.stringify(household, null, 1))
-  notices.show({ text: `Everything is in ${name}.` })
+  notices.show({ text: `Everything is in ${await downloadHousehold()}.` })
 }
 
-async function importFile(event: Event) {
+async function choose(event: Event) {
   const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
+  const chosen = input.files?.[0]
   input.value = ''
-  if (!file) return
+  if (!chosen) return
+  const refuse = (details: string[]) =>
+    notices.show({
+      text: `${chosen.name} was not taken over; nothing has changed.`,
+      details,
+      bad: true,
+    })
   // Not even read where it cannot be ours: a film by mistake would stall the page.
-  if (file.size > LARGEST_FILE)
-    return refuse(file.name, [
-      `it is too large (${Math.round(file.size / 1e6)} MB); allowed: up to ${LARGEST_FILE / 1e6} MB`,
+  if (chosen.size > LARGEST_FILE)
+    return refuse([
+      `it is too large (${Math.round(chosen.size / 1e6)} MB); allowed: up to ${LARGEST_FILE / 1e6} MB`,
     ])
-  const before = await collectHousehold()
-  const reading = await importHousehold(await file.text())
+  const reading = await readFile(chosen)
   if (!reading.ok)
-    return refuse(
-      file.name,
-      reading.issues.map((i) => `${i.path}: ${i.message}; allowed: ${i.allowed}`),
-    )
-  offerBack(`${file.name} is taken over.`, before)
+    return refuse(reading.issues.map((i) => `${i.path}: ${i.message}; allowed: ${i.allowed}`))
+  const household = reading.value
+  if (ownsAnything(await collectHousehold())) {
+    file.value = { name: chosen.name, household }
+    asking.value = 'import'
+    return
+  }
+  const state = await replaceNow(() => household, `${chosen.name} was taken over`)
+  await notices.offerBack(`${chosen.name} is taken over.`, state)
 }
 
-function refuse(name: string, details: string[]) {
-  notices.show({ text: `${name} was not taken over; nothing has changed.`, details, bad: true })
-}
-
-function offerBack(text: string, before: Household) {
-  notices.show({ text, undo: () => replaceHousehold(before) })
-}
-
-async function wipe() {
-  const before = await collectHousehold()
-  const empty = { kitchens: [], recipes: [], sessions: [], plans: [], cooking: [] }
-  await replaceHousehold({ ...before, ...empty })
-  offerBack('Everything is gone from this browser.', before)
+/** Replaces all there is; whatever was being planned for it is dropped. */
+function replaceNow(next: (before: Household) => Household, what: string) {
+  planning.drop()
+  return saving.write('the household', () => replaceHousehold(next, what))
 }
 
 async function demo() {
-  const before = await collectHousehold()
-  await replaceHousehold(demoHousehold())
-  offerBack('Highfell, the demo household, is loaded.', before)
+  planning.drop()
+  const state = await saving.write('the demo household', () => loadDemo())
+  await notices.offerBack('Highfell, the demo household, is here beside what is yours.', state)
 }
+const goTo = (id: string) => saving.write('which session is open', () => openSession(id))
 </script>
 
 <template>
@@ -67,16 +92,48 @@ async function demo() {
       </v-btn>
     </template>
     <v-list>
+      <template v-if="(sessions?.length ?? 0) > 1">
+        <v-list-subheader>Sessions</v-list-subheader>
+        <v-list-item
+          v-for="s in sessions"
+          :key="s.id"
+          :title="s.name"
+          :subtitle="s.day"
+          :append-icon="s.open ? mdiCheck : undefined"
+          :aria-current="s.open"
+          @click="goTo(s.id)"
+        />
+        <v-divider />
+      </template>
       <v-list-item title="Export everything" subtitle="One file, yours" @click="exportAll" />
       <v-list-item
         title="Import a file"
-        subtitle="Takes the place of what is here"
+        subtitle="Beside what is here, or in its place"
         @click="picker?.click()"
       />
-      <v-list-item title="Load the demo household" @click="demo" />
-      <v-list-item title="Wipe this browser" subtitle="Can be undone at once" @click="wipe" />
+      <v-list-item title="Load the demo household" subtitle="Beside what is here" @click="demo" />
+      <v-list-item
+        title="Go back to an earlier state"
+        subtitle="The last ten, and a week"
+        @click="asking = 'states'"
+      />
+      <v-list-item
+        title="Wipe this browser"
+        subtitle="Shows what would go"
+        @click="asking = 'wipe'"
+      />
     </v-list>
   </v-menu>
+  <v-dialog v-model="open" max-width="560" scrollable>
+    <HouseholdImport
+      v-if="asking === 'import' && file"
+      v-bind="file"
+      :replace="replaceNow"
+      @close="asking = undefined"
+    />
+    <HouseholdWipe v-else-if="asking === 'wipe'" @close="asking = undefined" />
+    <HouseholdStates v-else-if="asking === 'states'" @close="asking = undefined" />
+  </v-dialog>
   <input
     ref="picker"
     type="file"
@@ -84,7 +141,7 @@ async function demo() {
     class="unseen"
     aria-label="File to import"
     tabindex="-1"
-    @change="importFile"
+    @change="choose"
   />
 </template>
 

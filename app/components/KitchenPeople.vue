@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import type { Kitchen, Person } from '~~/core/kitchen'
 
 const props = defineProps<{ people: Kitchen['people'] }>()
@@ -45,8 +45,15 @@ function setAway(person: Person, typed: string) {
   }
   if (sound) emit('edit', person.id, { away: away.map(([from, to]) => ({ from: from!, to: to! })) })
 }
+/** Hours that were set and may still be on their way to the household and back. */
+const set = new Map<string, Partial<Pick<Person, 'from' | 'until'>>>()
+watch(
+  () => props.people,
+  () => set.clear(),
+)
 function setHour(person: Person, key: 'from' | 'until', value: string) {
-  const other = key === 'from' ? person.until : person.from
+  const { from, until } = { ...person, ...set.get(person.id) }
+  const other = key === 'from' ? until : from
   const sound =
     value === '' || other === undefined || (key === 'from' ? value < other : value > other)
   wrong.value = {
@@ -55,7 +62,10 @@ function setHour(person: Person, key: 'from' | 'until', value: string) {
       ? ''
       : `${person.name} would be gone before coming: there until ${key === 'from' ? other : value}, from ${key === 'from' ? value : other}. Allowed: from before until.`,
   }
-  if (sound) emit('edit', person.id, { [key]: value === '' ? undefined : value })
+  if (!sound) return
+  const hour = { [key]: value === '' ? undefined : value }
+  set.set(person.id, { ...set.get(person.id), ...hour })
+  emit('edit', person.id, hour)
 }
 
 function toggle(person: Person, skill: Person['skills'][number]) {

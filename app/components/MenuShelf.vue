@@ -6,21 +6,24 @@ import { inTurn, menuFrom, withMenu, type Session } from '~~/core/session'
 import { useLive } from '~/composables/useLive'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
+import { useSaving } from '~/stores/saving'
 
 /** Menus that were kept: this one can join them, an earlier one can be cooked again. */
 const props = defineProps<{ session: Session; recipes: Recipe[] }>()
 const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
 const notices = useNotices()
+const saving = useSaving()
+const save = (action: () => Promise<unknown>) => saving.write('the menus', action)
 const menus = useLive(() => database.menus.toArray())
 const turn = computed(() => inTurn(menus.value ?? []))
 
 async function keep() {
   const taken = new Set((menus.value ?? []).map((m) => m.id))
   const menu = menuFrom(props.session, idFor(props.session.name, taken))
-  await database.menus.put(menu)
+  await save(() => database.menus.put(menu))
   notices.show({
     text: `"${menu.name}" is kept, with ${menu.dishes.length} dishes.`,
-    undo: () => database.menus.delete(menu.id),
+    undo: () => save(() => database.menus.delete(menu.id)),
   })
 }
 async function cook(event: Event) {
@@ -31,13 +34,13 @@ async function cook(event: Event) {
   const { dishes } = props.session
   emit('change', (s) => withMenu(s, menu, props.recipes))
   const day = props.session.start.slice(0, 10)
-  await database.menus.update(menu.id, { day })
+  await save(() => database.menus.update(menu.id, { day }))
   const gone = menu.dishes.filter((d) => !props.recipes.some((r) => r.id === d.recipe)).length
   notices.show({
     text: `"${menu.name}" is cooked again${gone ? `; ${gone} of its recipes ${gone === 1 ? 'is' : 'are'} no longer here` : ''}.`,
     undo: async () => {
       emit('change', (s) => ({ ...s, dishes }))
-      await database.menus.update(menu.id, { day: menu.day })
+      await save(() => database.menus.update(menu.id, { day: menu.day }))
     },
   })
 }

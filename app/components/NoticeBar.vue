@@ -4,8 +4,9 @@ import { useNotices } from '~/stores/notices'
 const notices = useNotices()
 
 async function undo() {
-  await notices.notice?.undo?.()
+  const undone = notices.notice
   notices.close()
+  await undone?.undo?.()
 }
 </script>
 

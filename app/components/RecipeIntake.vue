@@ -1,7 +1,10 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { LARGEST_RECIPE_FILE, readRecipes, type Found } from '~~/core/recipe'
+import { watchDebounced } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
+import type { Reading } from '~~/core/reading'
+import { LARGEST_RECIPE_FILE, type Found } from '~~/core/recipe'
 import { minutesText, WORK_WORDS } from '~/composables/useWords'
+import { readAway } from '~/workers/reading'
 
 defineProps<{ canClose: boolean }>()
 const emit = defineEmits<{ take: [found: Found[]]; close: [] }>()
@@ -9,7 +12,23 @@ const text = ref('')
 const source = ref('')
 const refused = ref<string[]>([])
 
-const reading = computed(() => (text.value.trim() ? readRecipes(text.value) : undefined))
+const reading = shallowRef<Reading<Found[]>>()
+const busy = ref(false)
+watchDebounced(
+  text,
+  async (now) => {
+    if (!now.trim()) {
+      reading.value = undefined
+      return
+    }
+    busy.value = true
+    const next = await readAway(now)
+    if (!next || now !== text.value) return
+    reading.value = next
+    busy.value = false
+  },
+  { debounce: 150 },
+)
 const found = computed(() => (reading.value?.ok ? reading.value.value : []))
 const issues = computed(() =>
   refused.value.length
@@ -74,7 +93,7 @@ async function open(event: Event) {
     <ul v-if="issues.length" class="refused wrong" role="alert">
       <li v-for="issue in issues.slice(0, 5)" :key="issue">{{ issue }}</li>
     </ul>
-    <div v-if="preview" class="preview" data-test="preview">
+    <div v-if="preview" class="preview" :class="{ old: busy }" data-test="preview">
       <p role="status">
         <strong>{{ preview.name }}</strong>, serves {{ preview.serves }}:
         {{ preview.ingredients.length }} ingredients, {{ preview.steps.length }} steps<template
@@ -93,13 +112,14 @@ async function open(event: Event) {
         </li>
       </ol>
     </div>
-    <p v-else-if="found.length" role="status">
+    <p v-if="busy" class="quiet" role="status">Reading …</p>
+    <p v-else-if="!preview && found.length" role="status">
       {{ found.length }} {{ found.length === 1 ? 'recipe' : 'recipes' }} found.
     </p>
     <div class="buttons">
       <v-btn
         color="primary"
-        :disabled="!found.length"
+        :disabled="!found.length || busy"
         data-test="take"
         @click="emit('take', found)"
       >
@@ -139,6 +159,9 @@ textarea {
 }
 ol {
   margin-top: 6px;
+}
+.preview.old {
+  opacity: 0.6;
 }
 .preview li {
   display: grid;

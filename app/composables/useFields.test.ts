@@ -1,6 +1,11 @@
-import { describe, expect, it } from 'vitest'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { nextTick } from 'vue'
+import { useSaving } from '~/stores/saving'
 import { useFields } from './useFields'
 import { minutesText } from './useWords'
+
+beforeEach(() => setActivePinia(createPinia()))
 
 describe('useFields', () => {
   const form = () => {
@@ -22,6 +27,22 @@ describe('useFields', () => {
     expect([value(), errors.n]).toEqual([5, 'Is too large. Allowed: at most 10.'])
     await apply('n', (n) => n + 1)
     expect([value(), errors.n]).toEqual([6, undefined])
+  })
+
+  it('says beside a field that it is not saved, until it is', async () => {
+    const saving = useSaving()
+    let broken = true
+    const put = async () => {
+      if (broken) throw new DOMException('full', 'QuotaExceededError')
+      return []
+    }
+    const { errors, apply } = useFields<number>(() => saving.write('it', put))
+    await apply('n', (n) => n + 1)
+    expect(errors.n).toBe('Not saved yet.')
+    broken = false
+    await saving.again()
+    await nextTick()
+    expect(errors.n).toBeUndefined()
   })
 
   it.each(['', ' ', '-4', 'soon', '1e999'])('takes %j for no number', (typed) => {

@@ -1,6 +1,10 @@
-import { reactive } from 'vue'
+import { reactive, watch } from 'vue'
 import type { Issue } from '~~/core/reading'
 import { upperFirst } from '~~/core/recipe'
+import { NotSaved } from '~/database/failure'
+import { useSaving } from '~/stores/saving'
+
+const NOT_SAVED = 'Not saved yet.'
 
 /** What an edit of `T` comes to: nothing, or why nothing was written. */
 export type Change<T> = (edit: (value: T) => T) => Promise<Issue[]>
@@ -8,10 +12,24 @@ export type Change<T> = (edit: (value: T) => T) => Promise<Issue[]>
 /** The fields of a form over one value: each edit is kept at once, or explained where it was typed. */
 export function useFields<T>(change: Change<T>) {
   const errors = reactive<Record<string, string | undefined>>({})
+  const saving = useSaving()
+  watch(
+    () => saving.pending.length,
+    (left) => {
+      if (left) return
+      for (const field of Object.keys(errors))
+        if (errors[field] === NOT_SAVED) errors[field] = undefined
+    },
+  )
 
   async function apply(field: string, edit: (value: T) => T): Promise<void> {
-    const [issue] = await change(edit)
-    errors[field] = issue && `${upperFirst(issue.message)}. Allowed: ${issue.allowed}.`
+    try {
+      const [issue] = await change(edit)
+      errors[field] = issue && `${upperFirst(issue.message)}. Allowed: ${issue.allowed}.`
+    } catch (error) {
+      if (!(error instanceof NotSaved)) throw error
+      errors[field] = NOT_SAVED
+    }
   }
 
   /** A number as typed; what is none is refused with its name. */

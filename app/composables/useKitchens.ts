@@ -1,68 +1,85 @@
-import { issuesFrom, type Issue } from '~~/core/reading'
-import { kitchenSchema, type Kitchen, type KitchenInput } from '~~/core/kitchen'
+import { kitchenSchema, readKitchen, type Kitchen, type KitchenInput } from '~~/core/kitchen'
+import type { Issue } from '~~/core/reading'
+import { freeId } from '~~/core/recipe'
 import { beingCooked } from '~/database/beingCooked'
 import { database } from '~/database/database'
+import { openedKitchen, openedSession, openSession } from '~/database/opened'
 import { useNotices } from '~/stores/notices'
+import { useSaving } from '~/stores/saving'
 import { useLive } from './useLive'
 
-/** The household's kitchen, live, and what changes it. The first one is the one that is planned in. */
+/** The kitchen that is planned in, live, and what changes it. */
 export function useKitchens() {
   const notices = useNotices()
-  const data = useLive(async () => ({ kitchen: await database.kitchens.toCollection().first() }))
+  const saving = useSaving()
+  const data = useLive(async () => ({ kitchen: await openedKitchen() }))
+  const all = [database.kitchens, database.sessions, database.settings] as const
 
   /** Changes the kitchen as it stands by now; where that would be unsound nothing is written. */
   async function change(edit: (kitchen: Kitchen) => KitchenInput): Promise<Issue[]> {
     const busy = await beingCooked()
     if (busy.length) return busy
-    return database.transaction('rw', database.kitchens, async () => {
-      const current = await database.kitchens.toCollection().first()
-      if (!current) return []
-      const parsed = kitchenSchema.safeParse(JSON.parse(JSON.stringify(edit(current))))
-      if (!parsed.success) return issuesFrom(parsed.error)
-      await database.kitchens.put(parsed.data)
-      return []
-    })
+    return saving.write('the kitchen', () =>
+      database.transaction('rw', all, async () => {
+        const current = await openedKitchen()
+        if (!current) return []
+        const reading = readKitchen(JSON.parse(JSON.stringify(edit(current))))
+        if (!reading.ok) return reading.issues
+        await database.kitchens.put(reading.value)
+        return []
+      }),
+    )
   }
 
-  /** Begins with a ready kitchen, in the place of what is there; sessions move over to it. */
+  /** Begins with a ready kitchen, in the place of the one that is open; its sessions move over to it. */
   async function begin(input: KitchenInput): Promise<void> {
     const [busy] = await beingCooked()
     if (busy) {
       notices.show({ text: `${busy.message}. Allowed: ${busy.allowed}.`, bad: true })
       return
     }
-    const kitchen = kitchenSchema.parse(input)
-    const tables = [database.kitchens, database.sessions] as const
-    const before = await database.transaction('rw', tables, async () => {
-      const kitchens = await database.kitchens.toArray()
-      const sessions = await database.sessions.toArray()
-      await database.kitchens.clear()
-      await database.kitchens.add(kitchen)
-      const cooks = kitchen.people.map((p) => p.id)
-      for (const s of sessions)
-        await database.sessions.put({ ...s, kitchen: kitchen.id, cooks: cooks.slice(0, 1) })
-      if (!sessions.length)
-        await database.sessions.add({
-          format: 'cadrum/session@1',
-          id: 'my-session',
-          name: 'My session',
-          kitchen: kitchen.id,
-          cooks: cooks.slice(0, 1),
-          start: nextMorning(),
-          dishes: [],
-        })
-      return { kitchens, sessions }
-    })
+    const before = await saving.write('the kitchen', () =>
+      database.transaction('rw', all, async () => {
+        const [kitchens, sessions] = [
+          await database.kitchens.toArray(),
+          await database.sessions.toArray(),
+        ]
+        const [old, open] = [await openedKitchen(), await openedSession()]
+        const taken = new Set(kitchens.map((k) => k.id).filter((id) => id !== old?.id))
+        const kitchen = kitchenSchema.parse({ ...input, id: freeId(input.id, taken) })
+        if (old) await database.kitchens.delete(old.id)
+        await database.kitchens.put(kitchen)
+        const cooks = kitchen.people.map((p) => p.id).slice(0, 1)
+        for (const s of sessions)
+          if (s.kitchen === old?.id)
+            await database.sessions.put({ ...s, kitchen: kitchen.id, cooks })
+        if (!open) {
+          const session = {
+            format: 'cadrum/session@1' as const,
+            id: 'my-session',
+            name: 'My session',
+            kitchen: kitchen.id,
+            cooks,
+            start: nextMorning(),
+            dishes: [],
+          }
+          await database.sessions.add(session)
+          await openSession(session.id)
+        }
+        return { kitchens, sessions }
+      }),
+    )
     notices.show({
       text: 'The kitchen is there: change what is different in yours.',
-      undo: async () => {
-        await database.transaction('rw', tables, async () => {
-          await database.kitchens.clear()
-          await database.kitchens.bulkAdd(before.kitchens)
-          await database.sessions.clear()
-          await database.sessions.bulkAdd(before.sessions)
-        })
-      },
+      undo: () =>
+        saving.write('the kitchen', () =>
+          database.transaction('rw', all, async () => {
+            await database.kitchens.clear()
+            await database.kitchens.bulkAdd(before.kitchens)
+            await database.sessions.clear()
+            await database.sessions.bulkAdd(before.sessions)
+          }),
+        ),
     })
   }
 

@@ -8,7 +8,10 @@ export function useLive<T>(query: () => Promise<T>): ShallowRef<T | undefined> {
     next: (result) => {
       value.value = result
     },
-    error: (error: unknown) => console.error(error),
+    error: (error: unknown) => {
+      // Told like any other failure nobody has caught.
+      void Promise.reject(error instanceof Error ? error : new Error(String(error)))
+    },
   })
   if (getCurrentScope()) onScopeDispose(() => subscription.unsubscribe())
   return value

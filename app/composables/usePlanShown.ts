@@ -42,7 +42,8 @@ export function usePlanShown({
         // Another page has begun with it.
       } else if (kept.value?.problem !== mark) {
         // What was planned a moment ago and is wanted again is there already.
-        if (session.value && planning.recall(session.value.id, mark)) planning.drop()
+        if (session.value && planning.recall(session.value.id, compiled.value!.problem, mark))
+          planning.drop()
         else planNow()
       } else {
         planning.drop()

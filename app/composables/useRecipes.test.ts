@@ -3,16 +3,16 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { READY_KITCHENS } from '~~/core/kitchen'
 import { readRecipeText } from '~~/core/recipe'
-import { demoHousehold } from '../database/demo'
+import { demoHousehold } from '~~/demo'
 import { database } from '../database/database'
-import { replaceHousehold } from '../database/household'
+import { replaceHousehold, wipeHousehold } from '../database/household'
 import { useNotices } from '../stores/notices'
 import { useKitchens } from './useKitchens'
 import { useRecipes } from './useRecipes'
 
 beforeEach(async () => {
   setActivePinia(createPinia())
-  await replaceHousehold(demoHousehold())
+  await replaceHousehold(demoHousehold, 'test')
 })
 const cooking = () =>
   database.cooking.put({ session: 'before-lambing', startedAt: Date.now(), done: [] })
@@ -82,7 +82,7 @@ describe('useKitchens', () => {
   })
 
   it('gives a newcomer a session to put dishes in', async () => {
-    await replaceHousehold({ ...demoHousehold(), kitchens: [], sessions: [], recipes: [] })
+    await wipeHousehold(true)
     await useKitchens().begin(READY_KITCHENS[0]!.kitchen)
     const [session] = await database.sessions.toArray()
     expect(session).toMatchObject({ kitchen: 'my-kitchen', dishes: [] })

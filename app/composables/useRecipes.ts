@@ -12,11 +12,13 @@ import {
 import { beingCooked } from '~/database/beingCooked'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
+import { useSaving } from '~/stores/saving'
 import { useLive } from './useLive'
 
 /** The household's recipes, live, and everything that changes them. */
 export function useRecipes() {
   const notices = useNotices()
+  const saving = useSaving()
   const list = useLive(() => database.recipes.toArray())
   const recipes = computed(() => list.value ?? [])
 
@@ -27,36 +29,42 @@ export function useRecipes() {
   async function change(id: string, edit: (recipe: Recipe) => Recipe): Promise<Issue[]> {
     const busy = await beingCooked(id)
     if (busy.length) return busy
-    return database.transaction('rw', database.recipes, async () => {
-      const current = await database.recipes.get(id)
-      if (!current) return []
-      const edited = JSON.parse(JSON.stringify(edit(current))) as unknown
-      const reading = readRecipe(edited)
-      if (!reading.ok) return reading.issues
-      await database.recipes.put(reading.value)
-      return []
-    })
+    const name = recipes.value.find((r) => r.id === id)?.name ?? id
+    return saving.write(name, () =>
+      database.transaction('rw', database.recipes, async () => {
+        const current = await database.recipes.get(id)
+        if (!current) return []
+        const edited = JSON.parse(JSON.stringify(edit(current))) as unknown
+        const reading = readRecipe(edited)
+        if (!reading.ok) return reading.issues
+        await database.recipes.put(reading.value)
+        return []
+      }),
+    )
   }
 
   /** Takes recipes in, under ids and marks that are not taken yet; their new ids. */
   async function take(found: readonly Found[]): Promise<string[]> {
-    return database.transaction('rw', database.recipes, async () => {
-      const there = await database.recipes.toArray()
-      const ids = new Set(there.map((r) => r.id))
-      const marks = new Set(there.map((r) => r.mark))
-      const taken: string[] = []
-      for (const f of found) {
-        const name = 'exact' in f ? f.exact.name : f.read.name
-        const id = idFor('exact' in f ? f.exact.id : name, ids)
-        const mark = 'exact' in f && !marks.has(f.exact.mark) ? f.exact.mark : markFor(name, marks)
-        const recipe = 'exact' in f ? { ...f.exact, id, mark } : plannable(f.read, id, mark)
-        await database.recipes.add(recipeSchema.parse(recipe))
-        ids.add(id)
-        marks.add(mark)
-        taken.push(id)
-      }
-      return taken
-    })
+    return saving.write('the new recipes', () =>
+      database.transaction('rw', database.recipes, async () => {
+        const there = await database.recipes.toArray()
+        const ids = new Set(there.map((r) => r.id))
+        const marks = new Set(there.map((r) => r.mark))
+        const taken: string[] = []
+        for (const f of found) {
+          const name = 'exact' in f ? f.exact.name : f.read.name
+          const id = idFor('exact' in f ? f.exact.id : name, ids)
+          const mark =
+            'exact' in f && !marks.has(f.exact.mark) ? f.exact.mark : markFor(name, marks)
+          const recipe = 'exact' in f ? { ...f.exact, id, mark } : plannable(f.read, id, mark)
+          await database.recipes.add(recipeSchema.parse(recipe))
+          ids.add(id)
+          marks.add(mark)
+          taken.push(id)
+        }
+        return taken
+      }),
+    )
   }
 
   /** Takes a recipe out, of the session too, with a way back. */
@@ -66,31 +74,31 @@ export function useRecipes() {
       notices.show({ text: `${busy.message}. Allowed: ${busy.allowed}.`, bad: true })
       return
     }
-    const gone = await database.transaction(
-      'rw',
-      [database.recipes, database.sessions],
-      async () => {
+    const gone = await saving.write('that a recipe is gone', () =>
+      database.transaction('rw', [database.recipes, database.sessions], async () => {
         const recipe = await database.recipes.get(id)
         const sessions = await database.sessions.toArray()
         await database.recipes.delete(id)
         for (const s of sessions)
           await database.sessions.put({ ...s, dishes: s.dishes.filter((d) => d.recipe !== id) })
         return { recipe, sessions }
-      },
+      }),
     )
     if (!gone.recipe) return
     notices.show({
       text: `${gone.recipe.name} is gone.`,
-      undo: async () => {
-        await database.transaction('rw', [database.recipes, database.sessions], async () => {
-          await database.recipes.put(gone.recipe!)
-          for (const s of gone.sessions) {
-            const now = await database.sessions.get(s.id)
-            const dish = s.dishes.find((d) => d.recipe === id)
-            if (now && dish) await database.sessions.put({ ...now, dishes: [...now.dishes, dish] })
-          }
-        })
-      },
+      undo: () =>
+        saving.write(gone.recipe!.name, () =>
+          database.transaction('rw', [database.recipes, database.sessions], async () => {
+            await database.recipes.put(gone.recipe!)
+            for (const s of gone.sessions) {
+              const now = await database.sessions.get(s.id)
+              const dish = s.dishes.find((d) => d.recipe === id)
+              if (now && dish)
+                await database.sessions.put({ ...now, dishes: [...now.dishes, dish] })
+            }
+          }),
+        ),
     })
   }
 

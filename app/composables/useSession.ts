@@ -1,8 +1,11 @@
 import { computed } from 'vue'
+import { checkPlan } from '~~/core/plan'
 import { fingerprint } from '~~/core/problem'
 import type { Issue } from '~~/core/reading'
 import { compileSession, type CompiledSession, type Session } from '~~/core/session'
 import { database } from '~/database/database'
+import { openedSession } from '~/database/opened'
+import { useSaving } from '~/stores/saving'
 import { useLive } from './useLive'
 
 /**
@@ -10,8 +13,9 @@ import { useLive } from './useLive'
  * the database; `ready` once they are there. Changes go through `change` and are saved at once.
  */
 export function useSession() {
+  const saving = useSaving()
   const data = useLive(async () => {
-    const session = await database.sessions.toCollection().first()
+    const session = await openedSession()
     if (!session) return { session: undefined }
     const [kitchen, recipes, kept, cooking] = await Promise.all([
       database.kitchens.get(session.kitchen),
@@ -26,7 +30,6 @@ export function useSession() {
   const kitchen = computed(() => data.value?.kitchen)
   const recipes = computed(() => data.value?.recipes ?? [])
   const cooking = computed(() => data.value?.cooking)
-  const kept = computed(() => data.value?.kept)
 
   const compiling = computed(() =>
     session.value && kitchen.value
@@ -40,6 +43,14 @@ export function useSession() {
     compiling.value && !compiling.value.ok ? compiling.value.issues : [],
   )
   const problemMark = computed(() => compiled.value && fingerprint(compiled.value.problem))
+  /** What is kept of planning; a plan that the checker refuses, from wherever it came, is none. */
+  const kept = computed(() => {
+    const there = data.value?.kept
+    const made = compiled.value
+    if (!there || !made || there.problem !== problemMark.value) return there
+    if (!there.plan.activities.length) return there
+    return checkPlan(made.problem, there.plan).length ? undefined : there
+  })
   /** The kept plan, where it is for the session as it stands now and has something in it. */
   const plan = computed(() =>
     kept.value && kept.value.problem === problemMark.value && kept.value.plan.activities.length
@@ -50,11 +61,13 @@ export function useSession() {
   async function change(edit: (session: Session) => Session): Promise<void> {
     const id = session.value?.id
     if (id === undefined) return
-    // Read and write in one transaction: another tab may have changed it since.
-    await database.transaction('rw', database.sessions, async () => {
-      const current = await database.sessions.get(id)
-      if (current) await database.sessions.put(edit(current))
-    })
+    await saving.write(`"${session.value!.name}"`, () =>
+      // Read and write in one transaction: another tab may have changed it since.
+      database.transaction('rw', database.sessions, async () => {
+        const current = await database.sessions.get(id)
+        if (current) await database.sessions.put(edit(current))
+      }),
+    )
   }
 
   return {

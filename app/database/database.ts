@@ -1,14 +1,25 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
-import type { KeptPlan } from '~~/core/household'
+import type { Household, KeptPlan } from '~~/core/household'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Cooking } from '~~/core/logbook'
 import type { Recipe } from '~~/core/recipe'
 import type { Menu, Session } from '~~/core/session'
+import { whyNotKept } from './failure'
 
 /** A small fact about this browser: which session is open, whether the demo was loaded. */
 export interface Setting {
   key: string
   value: string
+}
+
+/** The household as it was at an earlier time, to go back to. */
+export interface State {
+  id: number
+  /** Milliseconds since the epoch. */
+  at: number
+  /** What was about to happen, or nothing where it was merely kept now and then. */
+  before: string
+  household: Household
 }
 
 /** Everything of the household, in this browser only. */
@@ -20,6 +31,7 @@ export class Database extends Dexie {
   declare cooking: Table<Cooking, string>
   declare menus: EntityTable<Menu, 'id'>
   declare settings: Table<Setting, string>
+  declare states: EntityTable<State, 'id'>
 
   constructor(name = 'cadrum') {
     super(name)
@@ -33,7 +45,33 @@ export class Database extends Dexie {
       settings: 'key',
     })
     this.version(2).stores({ menus: 'id' })
+    this.version(3).stores({ states: '++id' })
   }
 }
 
-export const database = new Database()
+export let database = new Database()
+
+/** Whether what is written stays when the page is closed, and if not, why. */
+export type Lasting = { lasts: true } | { lasts: false; why: string }
+
+/**
+ * Opens the household. A browser that keeps nothing gets a database in memory in its place, so that
+ * everything works until the page is closed.
+ *
+ * @param blocked called where another tab of an older version has to be closed first
+ */
+export async function openDatabase(blocked: () => void = () => {}): Promise<Lasting> {
+  database.on('blocked', blocked)
+  try {
+    await database.open()
+    return { lasts: true }
+  } catch (error) {
+    const why = whyNotKept(error)
+    const { indexedDB, IDBKeyRange } = await import('fake-indexeddb')
+    // Live queries look for it here, and are silent without.
+    Object.assign(Dexie.dependencies, { indexedDB, IDBKeyRange })
+    database = new Database('cadrum')
+    await database.open()
+    return { lasts: false, why }
+  }
+}

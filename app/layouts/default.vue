@@ -3,8 +3,10 @@ import { mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { useLocalStorage, usePreferredDark } from '@vueuse/core'
 import { computed, watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
+import { useSaving } from '~/stores/saving'
 
 const theme = useTheme()
+const saving = useSaving()
 const prefersDark = usePreferredDark()
 const chosen = useLocalStorage<'light' | 'dark' | 'system'>('cadrum-light', 'system')
 const dark = computed(() =>
@@ -51,8 +53,10 @@ const owned = [
         @click="chosen = dark ? 'light' : 'dark'"
       />
     </header>
+    <SavingBar />
     <main id="main" class="page" tabindex="-1">
-      <slot />
+      <slot v-if="saving.opened" />
+      <p v-else class="quiet" role="status">Opening the household …</p>
     </main>
     <NoticeBar />
   </v-app>

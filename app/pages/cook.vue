@@ -7,10 +7,13 @@ import { useTelling } from '~/composables/useTelling'
 import { timerText } from '~/composables/useClock'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
+import { useSaving } from '~/stores/saving'
 
 useHead({ title: 'Cook · Cadrum' })
 const { ready, session, kitchen, cooking, compiled, plan } = useSession()
 const notices = useNotices()
+const saving = useSaving()
+const save = <T,>(action: () => Promise<T>) => saving.write('what was cooked', action)
 const at = ref(Date.now())
 useIntervalFn(() => (at.value = Date.now()), 500)
 
@@ -57,26 +60,29 @@ const alone = computed(() => {
 async function start() {
   if (!session.value) return
   at.value = Date.now()
-  await database.cooking.put({ session: session.value.id, startedAt: Date.now(), done: [] })
+  const log = { session: session.value.id, startedAt: at.value, done: [] }
+  await save(() => database.cooking.put(log))
 }
 
 async function edit(change: (log: NonNullable<typeof cooking.value>) => typeof cooking.value) {
   const id = session.value?.id
   if (id === undefined) return
-  await database.transaction('rw', database.cooking, async () => {
-    const log = await database.cooking.get(id)
-    const next = log && change(log)
-    if (next) await database.cooking.put(next)
-  })
+  await save(() =>
+    database.transaction('rw', database.cooking, async () => {
+      const log = await database.cooking.get(id)
+      const next = log && change(log)
+      if (next) await database.cooking.put(next)
+    }),
+  )
 }
 
 async function stop() {
   const log = cooking.value
   if (!log) return
-  await database.cooking.delete(log.session)
+  await save(() => database.cooking.delete(log.session))
   notices.show({
     text: 'The session is stopped.',
-    undo: async () => void (await database.cooking.put(log)),
+    undo: () => save(() => database.cooking.put(log)),
   })
 }
 </script>

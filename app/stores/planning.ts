@@ -2,10 +2,14 @@ import { useThrottleFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
+import { checkPlan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import { database } from '~/database/database'
+import { NotSaved } from '~/database/failure'
+import { generation } from '~/database/household'
 import type { CheckedPlan, PlanningProgress } from '~/workers/planner.worker'
 import { planTogether } from '~/workers/planTogether'
+import { useSaving } from './saving'
 
 /** How long a plan is worked on by itself, in seconds. */
 const SECONDS = 20
@@ -36,14 +40,25 @@ const keep = (
 })
 
 /** Keeps a plan, unless a better one for the same problem is there. */
-const store = (session: string, plan: KeptPlan) =>
-  database.transaction('rw', database.plans, database.sessions, async () => {
-    // Of a session that was wiped or replaced meanwhile nobody wants a plan.
-    if (!(await database.sessions.get(session))) return
-    const before = await database.plans.get(session)
-    if (before && before.problem !== plan.problem) remember(before)
-    await database.plans.put(betterPlan(before, plan))
-  })
+const store = (session: string, plan: KeptPlan, problem: Problem, since?: string) =>
+  useSaving().write(
+    'the plan',
+    () =>
+      database.transaction('rw', database.plans, database.sessions, database.settings, async () => {
+        // Of a session that was wiped or replaced meanwhile nobody wants a plan.
+        if (!(await database.sessions.get(session))) return
+        if (since !== undefined && since !== (await generation())) return
+        const before = await database.plans.get(session)
+        if (before && before.problem !== plan.problem) remember(before)
+        // A spoiled plan, however short, is in nobody's way.
+        const spoiled =
+          before?.problem === plan.problem &&
+          before.plan.activities.length > 0 &&
+          checkPlan(problem, before.plan).length > 0
+        await database.plans.put(spoiled ? plan : betterPlan(before, plan))
+      }),
+    { byItself: true },
+  )
 
 /** Plans that gave way to those of another problem, the latest last: somebody may go back. */
 const earlier = new Map<string, KeptPlan>()
@@ -76,6 +91,7 @@ export const usePlanning = defineStore('planning', () => {
     progress.value = undefined
     preview.value = undefined
     failure.value = undefined
+    const since = generation().catch(() => undefined)
     let latest: PlanningProgress
     let best: KeptPlan | undefined
     let stored: KeptPlan | undefined
@@ -86,11 +102,14 @@ export const usePlanning = defineStore('planning', () => {
       // A plan that can be seen can be cooked from, and is there after a reload.
       if (best && best !== stored) {
         stored = best
-        void store(session, best).catch(tell)
+        const found = best
+        void since.then((from) => store(session, found, problem, from)).catch(tell)
       }
     }
     const tell = (error: unknown) => {
-      if (mine === turn) failure.value = error instanceof Error ? error.message : String(error)
+      // What could not be kept is told for all pages alike.
+      if (mine === turn && !(error instanceof NotSaved))
+        failure.value = error instanceof Error ? error.message : String(error)
     }
     const showNowAndThen = useThrottleFn(show, LOOK_MS, true)
     current = planTogether(
@@ -112,29 +131,25 @@ export const usePlanning = defineStore('planning', () => {
       if (now.plan.status === 'unknown')
         failure.value =
           'No plan turned up in the time there was. Plan again, or make the session smaller.'
-      await store(session, now)
-      if (now.plan.activities.length && mine === turn) preview.value = now
+      if (now.plan.activities.length) preview.value = now
+      await store(session, now, problem, await since)
     } catch (error) {
-      if (mine === turn) {
-        failure.value = error instanceof Error ? error.message : String(error)
-        // What was not kept is not to be taken for a plan.
-        preview.value = undefined
-      }
+      tell(error)
     } finally {
       if (mine === turn) running.value = false
     }
   }
 
   /** Takes a plan up again that was made for a problem before; whether there was one. */
-  function recall(session: string, mark: string): boolean {
+  function recall(session: string, problem: Problem, mark: string): boolean {
     const known = earlier.get(`${session} ${mark}`)
     if (!known) return false
     turn++
     current?.end()
     running.value = false
     preview.value = known
-    store(session, known).catch((error: unknown) => {
-      failure.value = error instanceof Error ? error.message : String(error)
+    store(session, known, problem).catch((error: unknown) => {
+      if (!(error instanceof NotSaved)) throw error
     })
     return true
   }

@@ -41,5 +41,5 @@ export const contentsOf = (household: Household): string[] =>
 export const namesOwned = (household: Household): { what: string; names: string[] }[] =>
   (['recipes', 'kitchens', 'sessions', 'menus'] as const).flatMap((list) => {
     const names = household[list].map((x) => x.name)
-    return names.length ? [{ what: WORDS[list][1], names }] : []
+    return names.length ? [{ what: WORDS[list][names.length === 1 ? 0 : 1], names }] : []
   })

@@ -23,7 +23,7 @@ describe('readHousehold', () => {
     expect(readHousehold(JSON.stringify(household()))).toEqual({ ok: true, value: household() })
   })
 
-  it.each([
+  it.each<[string, string, RegExp]>([
     ['a truncated file', JSON.stringify(household()).slice(0, 5000), /cut off or damaged/],
     ['a foreign file', '<html></html>', /no Cadrum file/],
     ['foreign JSON', '{"recipes": []}', /no Cadrum file/],
@@ -54,7 +54,7 @@ describe('readHousehold', () => {
           name,
           JSON.stringify({ ...household(), sessions: [{ ...demoSession, [field]: value }] }),
           words,
-        ] as const,
+        ] as [string, string, RegExp],
     ),
     ...(
       [
@@ -77,7 +77,7 @@ describe('readHousehold', () => {
           name,
           JSON.stringify({ ...household(), recipes: [{ ...demoRecipes[0], ...change }] }),
           words,
-        ] as const,
+        ] as [string, string, RegExp],
     ),
     [
       'a station twice',

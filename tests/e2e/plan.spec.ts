@@ -236,24 +236,3 @@ test('two tabs on one session show the same', async ({ context }) => {
   await expect(first.getByTestId('dish-turkey-patties')).toHaveCount(0, { timeout: 60_000 })
   await expect(first.getByTestId('dish-soda-bread')).toHaveCount(0, { timeout: 60_000 })
 })
-
-test('the server plans too, and refuses what is no problem', async ({ request }) => {
-  const problem = {
-    format: 'cadrum/problem@1',
-    name: 'small',
-    cooks: [{ id: 'ana' }],
-    stations: [],
-    activities: [
-      {
-        id: 'a',
-        label: 'A',
-        modes: [{ id: 'm', needs: [], phases: [{ seconds: [60, 60], hands: {} }] }],
-      },
-    ],
-  }
-  const good = await request.post('/api/plan', { data: { problem, seconds: 1 } })
-  expect(await good.json()).toMatchObject({ plan: { status: 'optimal', makespan: 60 } })
-  const bad = await request.post('/api/plan', { data: { problem: { ...problem, colour: 1 } } })
-  expect(bad.status()).toBe(422)
-  expect((await request.post('/api/plan', { data: { seconds: 9999 } })).status()).toBe(400)
-})

@@ -21,6 +21,7 @@ export async function wiped(page: Page) {
   await openPlanned(page)
   await page.getByRole('button', { name: 'Household' }).click()
   await page.getByText('Wipe this browser', { exact: true }).click()
+  await page.getByRole('button', { name: 'Wipe it' }).click()
   await expect(page.getByText('Nothing on the stove yet')).toBeVisible()
 }
 

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { contentsOf, mergeHouseholds, type Household } from '~~/core/household'
+import { useLive } from '~/composables/useLive'
+import { collectHousehold } from '~/database/household'
+import { useNotices } from '~/stores/notices'
+
+/** Asks whether a file is to stand beside what is here or in its place, and shows what that comes to. */
+const props = defineProps<{
+  name: string
+  household: Household
+  replace: (next: (before: Household) => Household, what: string) => Promise<number | undefined>
+}>()
+const emit = defineEmits<{ close: [] }>()
+const notices = useNotices()
+const here = useLive(() => collectHousehold())
+const merged = computed(() => here.value && mergeHouseholds(here.value, props.household))
+const list = new Intl.ListFormat('en', { type: 'conjunction' })
+
+async function take(next: (before: Household) => Household, text: string) {
+  emit('close')
+  const state = await props.replace(next, `${props.name} was taken over`)
+  await notices.offerBack(text, state)
+}
+const add = () =>
+  take(
+    (before) => mergeHouseholds(before, props.household).household,
+    `${props.name} is added to what was here.`,
+  )
+const swap = () => take(() => props.household, `${props.name} is taken over.`)
+</script>
+
+<template>
+  <v-card title="Where is the file to go?" data-test="import">
+    <v-card-text>
+      <p>{{ name }} holds {{ list.format(contentsOf(household)) || 'nothing' }}.</p>
+      <p v-if="merged" class="gap">
+        <strong>Beside what is here:</strong>
+        {{ merged.added }} {{ merged.added === 1 ? 'thing is' : 'things are' }} new,
+        {{ merged.same }} {{ merged.same === 1 ? 'is' : 'are' }} here already<template
+          v-if="merged.beside"
+          >; {{ merged.beside }} of the new
+          {{ merged.beside === 1 ? 'differs from one' : 'differ from ones' }} of the same name and
+          {{ merged.beside === 1 ? 'gets a number' : 'get numbers' }}</template
+        >. Nothing of yours changes.
+      </p>
+      <p v-if="here" class="gap">
+        <strong>In its place:</strong> what is here now goes. It can be taken back.
+      </p>
+      <HouseholdNames v-if="here" :household="here" />
+    </v-card-text>
+    <v-card-actions class="keys">
+      <v-btn color="primary" variant="flat" @click="add">Add it beside</v-btn>
+      <v-btn color="error" variant="outlined" @click="swap">Replace what is here</v-btn>
+      <v-btn variant="text" @click="emit('close')">Leave it</v-btn>
+    </v-card-actions>
+  </v-card>
+</template>
+
+<style scoped>
+.gap {
+  margin-top: 10px;
+}
+.keys {
+  flex-wrap: wrap;
+}
+</style>

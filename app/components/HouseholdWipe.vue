@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { ownsAnything } from '~~/core/household'
+import { useLive } from '~/composables/useLive'
+import { collectHousehold, wipeHousehold } from '~/database/household'
+import { useNotices } from '~/stores/notices'
+import { usePlanning } from '~/stores/planning'
+import { useSaving } from '~/stores/saving'
+
+/** Shows what would go before it goes. */
+const emit = defineEmits<{ close: [] }>()
+const here = useLive(() => collectHousehold())
+const forGood = ref(false)
+
+async function wipe() {
+  emit('close')
+  usePlanning().drop()
+  const state = await useSaving().write('that everything is gone', () =>
+    wipeHousehold(forGood.value),
+  )
+  await useNotices().offerBack('Everything is gone from this browser.', state)
+}
+</script>
+
+<template>
+  <v-card title="Wipe this browser?" data-test="wipe">
+    <v-card-text v-if="here">
+      <p v-if="!ownsAnything(here)">There is nothing here to wipe, but for earlier states.</p>
+      <p v-else>
+        These go, with their plans and what was noted while cooking. Export everything first to have
+        them in a file.
+      </p>
+      <HouseholdNames :household="here" />
+      <v-checkbox
+        v-model="forGood"
+        label="The earlier states too: then there is no way back"
+        hide-details
+      />
+    </v-card-text>
+    <v-card-actions class="keys">
+      <v-btn color="error" variant="flat" @click="wipe">Wipe it</v-btn>
+      <v-btn variant="text" @click="emit('close')">Keep it</v-btn>
+    </v-card-actions>
+  </v-card>
+</template>
+
+<style scoped>
+.keys {
+  flex-wrap: wrap;
+}
+</style>

@@ -1,5 +1,0 @@
-import { loadDemoOnce } from '~/database/demo'
-
-export default defineNuxtPlugin(async () => {
-  await loadDemoOnce()
-})
