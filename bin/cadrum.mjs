@@ -3,8 +3,10 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { loadCore } from './core.mjs'
 import { MOST_THREADS, solveThreads } from './solveThreads.mjs'
 
+/** How long a plan is looked for that comes nearest, in milliseconds, where none keeps everything. */
+const LEAST_BAD_MS = 2000
 const USAGE = `usage:
-  cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--threads 1]
+  cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--threads 1] [--least-bad FILE]
               [--previous PLAN.json] [--out PLAN.json]
   cadrum check PROBLEM.json PLAN.json
   cadrum compile SESSION.json [--out PROBLEM.json]
@@ -36,6 +38,7 @@ async function plan(args) {
     'threads',
     'previous',
     'out',
+    'least-bad',
   ])
   if (files.length !== 1) fail(USAGE)
   const problem = unwrap(core.readProblem(readJson(files[0])))
@@ -55,7 +58,19 @@ async function plan(args) {
     threads > 1 ? await solveThreads(problem, { ...options, threads }) : alone(problem, options)
   write(result, flags.out)
   for (const reason of result.reasons) console.error(reason)
+  if (result.status === 'infeasible') leastBad(problem, flags['least-bad'])
   return { optimal: 0, feasible: 0, infeasible: 3, unknown: 4 }[result.status]
+}
+
+/** Where no plan keeps everything: says what the one that comes nearest breaks, and writes it if asked. */
+function leastBad(problem, out) {
+  const until = performance.now() + LEAST_BAD_MS
+  const found = core.leastBad(problem, { expired: () => performance.now() > until })
+  if (!found) return
+  console.error('the plan that comes nearest breaks:')
+  for (const words of core.brokenWords(problem, found.broken, (s) => `${s} s`))
+    console.error(`  ${words}`)
+  if (out !== undefined) write(found, out)
 }
 
 function alone(problem, options) {

@@ -44,6 +44,7 @@ const figures = computed<Figure[]>(() => {
   const p = plan.value
   if (!p && !planning.running) return []
   const optimal = p?.status === 'optimal'
+  const late = props.shown?.least !== undefined
   const list: Figure[] = [
     {
       name: 'Finished at',
@@ -74,8 +75,12 @@ const figures = computed<Figure[]>(() => {
     {
       name: 'From the proven least',
       test: 'gap',
-      value: p && (optimal ? 'none' : `${(gap.value * 100).toFixed(1)} %`),
-      note: optimal ? 'it is the shortest' : 'at most that much longer',
+      value: p && (late ? '–' : optimal ? 'none' : `${(gap.value * 100).toFixed(1)} %`),
+      note: late
+        ? 'no plan keeps everything'
+        : optimal
+          ? 'it is the shortest'
+          : 'at most that much longer',
     },
   ]
   return list
@@ -87,6 +92,11 @@ const because = computed(() => {
   if (!shown || !compiled) return undefined
   const { plan, boundBy } = shown
   const chain = chainText(decidingChain(compiled, plan), compiled, kitchen)
+  if (shown.least)
+    return {
+      short: `${chain.dishes} decide the finish (the red hairline).`,
+      steps: `${chain.steps}.`,
+    }
   const proof =
     plan.status === 'optimal'
       ? 'Nothing shorter exists'

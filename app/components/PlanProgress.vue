@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { spanText } from '~/composables/useClock'
 import { usePlanning } from '~/stores/planning'
 
-defineProps<{ canPlan: boolean; refusal: string[] }>()
+defineProps<{ canPlan: boolean; refusal: string[]; broken: string[] }>()
 const emit = defineEmits<{ plan: [seed: number] }>()
 const planning = usePlanning()
 const LEAST = 1
@@ -81,6 +81,12 @@ const words = computed(() => {
       <ul>
         <li v-for="reason in refusal" :key="reason">{{ reason }}</li>
       </ul>
+      <template v-if="broken.length">
+        <strong>The plan below comes nearest, but:</strong>
+        <ul data-test="broken">
+          <li v-for="limit in broken" :key="limit">{{ limit }}</li>
+        </ul>
+      </template>
     </div>
   </div>
 </template>

@@ -7,6 +7,12 @@ import type { useSession } from './useSession'
  * The plan to look at: the kept one, or the best so far of the run under way; never one of another
  * session. A session without a plan of its own gets one at once: any change makes another problem.
  */
+/** The plan that is to be looked at, the one that breaks least where none keeps everything. */
+function planIn(kept: KeptPlan): KeptPlan | undefined {
+  if (kept.plan.activities.length) return kept
+  return kept.least && { ...kept, plan: kept.least.plan }
+}
+
 export function usePlanShown({
   session,
   kept,
@@ -19,8 +25,8 @@ export function usePlanShown({
 >) {
   const planning = usePlanning()
   const shown = computed(() => {
-    const fits = (plan: KeptPlan | undefined) =>
-      plan && plan.problem === problemMark.value && plan.plan.activities.length ? plan : undefined
+    const fits = (kept: KeptPlan | undefined) =>
+      kept && kept.problem === problemMark.value ? planIn(kept) : undefined
     const [there, found] = [planning.running ? undefined : fits(kept.value), fits(planning.preview)]
     // For a moment after a run its plan is on its way to the database and back.
     if (!there || !found) return there ?? found

@@ -1,12 +1,14 @@
 import { computed } from 'vue'
-import { checkPlan } from '~~/core/plan'
+import { brokenWords, checkPlan, relaxed } from '~~/core/plan'
 import { fingerprint } from '~~/core/problem'
 import type { Issue } from '~~/core/reading'
 import { compileSession, type CompiledSession, type Session } from '~~/core/session'
 import { database } from '~/database/database'
 import { openedSession } from '~/database/opened'
 import { useSaving } from '~/stores/saving'
+import { spanText } from './useClock'
 import { useLive } from './useLive'
+import { inKitchenWords } from './useWords'
 
 /**
  * The open session with its kitchen, recipes, compiled problem and kept plan, all live from
@@ -48,15 +50,29 @@ export function useSession() {
     const there = data.value?.kept
     const made = compiled.value
     if (!there || !made || there.problem !== problemMark.value) return there
-    if (!there.plan.activities.length) return there
-    return checkPlan(made.problem, there.plan).length ? undefined : there
+    const { plan, least } = there
+    const breaches = plan.activities.length
+      ? checkPlan(made.problem, plan)
+      : least
+        ? checkPlan(relaxed(made.problem, least.broken), least.plan)
+        : []
+    return breaches.length ? undefined : there
   })
   /** The kept plan, where it is for the session as it stands now and has something in it. */
-  const plan = computed(() =>
-    kept.value && kept.value.problem === problemMark.value && kept.value.plan.activities.length
-      ? kept.value.plan
-      : undefined,
-  )
+  const plan = computed(() => {
+    const there = kept.value
+    if (!there || there.problem !== problemMark.value) return undefined
+    return there.plan.activities.length ? there.plan : there.least?.plan
+  })
+  /** Where no plan keeps everything: what the one that is shown breaks, in the kitchen's words. */
+  const broken = computed(() => {
+    const [there, made, place] = [kept.value, compiled.value, kitchen.value]
+    if (!there?.least || !made || !place || there.problem !== problemMark.value) return []
+    if (there.plan.activities.length) return []
+    return brokenWords(made.problem, there.least.broken, spanText).map((words) =>
+      inKitchenWords(words, made, place),
+    )
+  })
 
   async function change(edit: (session: Session) => Session): Promise<void> {
     const id = session.value?.id
@@ -81,6 +97,7 @@ export function useSession() {
     issues,
     problemMark,
     plan,
+    broken,
     change,
   }
 }

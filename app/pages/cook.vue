@@ -10,7 +10,7 @@ import { useNotices } from '~/stores/notices'
 import { useSaving } from '~/stores/saving'
 
 useHead({ title: 'Cook · Cadrum' })
-const { ready, session, kitchen, cooking, compiled, plan } = useSession()
+const { ready, session, kitchen, cooking, compiled, plan, broken } = useSession()
 const notices = useNotices()
 const saving = useSaving()
 const save = <T,>(action: () => Promise<T>) => saving.write('what was cooked', action)
@@ -101,6 +101,9 @@ async function stop() {
       {{ tasks.length }} things to do for {{ session.cooks.length }}
       {{ session.cooks.length === 1 ? 'cook' : 'cooks' }}. The clock starts when you press the
       button, whatever time the plan says.
+    </p>
+    <p v-if="broken.length" class="caution">
+      No plan keeps everything. This one comes nearest, but: {{ broken.join('; ') }}.
     </p>
     <p class="caution">
       Hot pans, sharp blades, raw meat: follow your local guidance and the makers’ manuals. The plan

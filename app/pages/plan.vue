@@ -9,8 +9,9 @@ import { usePlanning } from '~/stores/planning'
 
 useHead({ title: 'Plan · Cadrum' })
 const held = useSession()
-const { ready, session, kitchen, recipes, cooking, kept, compiled, issues, problemMark, change } =
+const { ready, session, kitchen, recipes, cooking, kept, compiled, issues, problemMark, broken } =
   held
+const { change } = held
 const planning = usePlanning()
 const { shown, planNow } = usePlanShown(held)
 const plan = computed(() => shown.value?.plan)
@@ -66,6 +67,7 @@ const handwork = computed(() =>
           v-if="!plan"
           :can-plan="compiled !== undefined && !cooking"
           :refusal="refusal"
+          :broken="broken"
           @plan="planNow"
         />
         <TheWeave
@@ -76,7 +78,7 @@ const handwork = computed(() =>
           :plan="plan"
           :followed="followed"
         >
-          <PlanProgress :can-plan="!cooking" :refusal="refusal" @plan="planNow" />
+          <PlanProgress :can-plan="!cooking" :refusal="refusal" :broken="broken" @plan="planNow" />
         </TheWeave>
       </section>
     </div>

@@ -2,12 +2,12 @@ import { useThrottleFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
-import { checkPlan } from '~~/core/plan'
+import { checkPlan, valuesOfPlan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import { database } from '~/database/database'
 import { NotSaved } from '~/database/failure'
 import { generation } from '~/database/household'
-import type { CheckedPlan, PlanningProgress } from '~/workers/planner.worker'
+import type { CheckedPlan, PlanningProgress, PlanningResult } from '~/workers/planner.worker'
 import { planTogether } from '~/workers/planTogether'
 import { useSaving } from './saving'
 
@@ -30,13 +30,16 @@ let warm = false
 const keep = (
   session: string,
   mark: string,
-  { plan, boundBy, oneByOne }: CheckedPlan & { oneByOne?: number | undefined },
+  problem: Problem,
+  { plan, boundBy, oneByOne, least }: CheckedPlan & Partial<PlanningResult>,
 ): KeptPlan => ({
   session,
   problem: mark,
   plan,
+  values: valuesOfPlan(problem, plan),
   boundBy,
   oneByOne: oneByOne ?? null,
+  ...(least ? { least } : {}),
 })
 
 /** Keeps a plan, unless a better one for the same problem is there. */
@@ -115,11 +118,11 @@ export const usePlanning = defineStore('planning', () => {
     current = planTogether(
       JSON.parse(JSON.stringify(problem)) as Problem,
       { seconds: seconds.value, seed },
-      (result) => keep(session, mark, result),
+      (result) => keep(session, mark, problem, result),
       (p) => {
         const first = best === undefined && p.better !== undefined
         latest = p
-        const now = p.better ? keep(session, mark, p.better) : best
+        const now = p.better ? keep(session, mark, problem, p.better) : best
         if (now) best = { ...now, oneByOne: p.oneByOne ?? best?.oneByOne ?? null }
         if (first) show()
         else void showNowAndThen()
@@ -131,7 +134,7 @@ export const usePlanning = defineStore('planning', () => {
       if (now.plan.status === 'unknown')
         failure.value =
           'No plan turned up in the time there was. Plan again, or make the session smaller.'
-      if (now.plan.activities.length) preview.value = now
+      if (now.plan.activities.length || now.least) preview.value = now
       await store(session, now, problem, await since)
     } catch (error) {
       tell(error)
@@ -173,7 +176,7 @@ export const usePlanning = defineStore('planning', () => {
     current = planTogether(
       JSON.parse(JSON.stringify(problem)) as Problem,
       { seconds: WARM_UP, seed: 1 },
-      (result) => keep('', '', result),
+      (result) => keep('', '', problem, result),
       () => {},
     )
     current.result.catch(() => {})

@@ -1,8 +1,8 @@
 import { expose } from 'comlink'
-import { checkPlan, breachText, type Plan } from '~~/core/plan'
+import { checkPlan, breachText, type Plan, relaxed } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import { leaveOut, oneByOne, type LeaveOut } from '~~/core/session'
-import { startSolving } from '~~/core/solver'
+import { leastBad, startSolving, type LeastBad } from '~~/core/solver'
 
 export interface PlanningProgress {
   /** Best makespan so far in seconds, where there is a plan already. */
@@ -23,17 +23,28 @@ export interface CheckedPlan {
 }
 
 export interface PlanningResult extends CheckedPlan {
+  /** Where there is proven to be no plan: the one that breaks the limits least, if one turned up. */
+  least: LeastBad | undefined
   oneByOne: number | undefined
 }
 
 const SLICE_MS = 60
 /** After so long a plan is compared with one dish after another: nobody waits for that. */
 const COMPARED_MS = 1500
+/** How long a plan is looked for that breaks least, where none keeps everything. */
+const LEAST_MS = 5000
 let stopped = false
 /** Whether nobody wants what has been found. */
 let unwanted = false
 /** Plans that were found elsewhere for the same problem, to be taken over between slices. */
 let heard: Plan[] = []
+
+/** The plan that breaks least, checked against the limits as it draws them. */
+function hurried(problem: Problem): LeastBad | undefined {
+  const until = performance.now() + LEAST_MS
+  const least = leastBad(problem, { expired: () => performance.now() > until })
+  return least && !checkPlan(relaxed(problem, least.broken), least.plan).length ? least : undefined
+}
 
 const breathe = () => new Promise((resolve) => setTimeout(resolve))
 
@@ -89,7 +100,8 @@ const planner = {
     }
     const found = checked(run.plan())
     if (!unwanted) compare(isPlanned(found.plan))
-    return { ...found, oneByOne: separately }
+    const least = found.plan.status === 'infeasible' && !unwanted ? hurried(problem) : undefined
+    return { ...found, oneByOne: separately, least }
   },
   /** What to leave out so that the rest is done within so many seconds. */
   async leaveOut(

@@ -1,3 +1,4 @@
+import { ownValue } from '../problem'
 import type { Plan } from '../plan'
 import type { CompiledSession } from '../session'
 
@@ -36,7 +37,7 @@ export function handWashes(plan: Plan, { problem }: CompiledSession): HandWash[]
     let soiled = new Map<string, { at: number; id: string }>()
     for (const touch of touches) {
       const wants = [...soiled].map(([was, { at, id }]) => ({
-        seconds: problem.hygiene[was]?.[touch.hygiene] ?? 0,
+        seconds: ownValue(ownValue(problem.hygiene, was), touch.hygiene) ?? 0,
         at,
         id,
       }))

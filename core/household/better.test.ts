@@ -46,6 +46,19 @@ describe('betterPlan', () => {
     expect(betterPlan(kept(100, 90), kept(95, 60)).plan).toMatchObject({ makespan: 95, bound: 90 })
   })
 
+  it('keeps the one that is better in what comes after, and of equals the one that was there', () => {
+    const [calm, busy] = [
+      kept(100, 50, { values: [100, 90, 5] }),
+      kept(100, 50, { values: [100, 90, 20] }),
+    ]
+    expect(betterPlan(calm, busy)).toBe(calm)
+    expect(betterPlan(busy, calm)).toBe(calm)
+    const proven = kept(100, 100, { plan: { ...kept(100, 100).plan, status: 'optimal' } })
+    expect(betterPlan(proven, kept(100, 50)).plan.status).toBe('optimal')
+    expect(betterPlan(kept(100, 50), proven).plan).toMatchObject({ status: 'optimal', bound: 100 })
+    expect(betterPlan(calm, { ...calm })).toBe(calm)
+  })
+
   it('gives way to a plan of another problem', () => {
     const other = kept(200, 50, { problem: 'q' })
     expect(betterPlan(kept(100, 50), other)).toBe(other)

@@ -5,12 +5,28 @@ import { planSchema } from '../plan'
 import { recipeSchema } from '../recipe'
 import { menuSchema, sessionSchema } from '../session'
 
+const limit = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('deadline') }),
+  z.strictObject({ kind: z.literal('due'), activity: z.string() }),
+  z.strictObject({ kind: z.literal('pin'), index: z.int().min(0) }),
+  z.strictObject({ kind: z.literal('relation'), index: z.int().min(0) }),
+])
+
 /** A plan as it is kept: for which problem it was made, and what was measured beside it. */
 export const keptPlanSchema = z.strictObject({
   session: z.string().min(1),
   /** Fingerprint of the problem it solves; another one means that it is out of date. */
   problem: z.string(),
   plan: planSchema,
+  /** Where no plan keeps all limits: the one that breaks least, and the limits it breaks, in seconds. */
+  least: z
+    .strictObject({
+      plan: planSchema,
+      broken: z.array(z.strictObject({ limit, was: z.number(), now: z.number() })),
+    })
+    .optional(),
+  /** The values of the problem's objectives in their order, less being better; old files have none. */
+  values: z.array(z.number()).optional(),
   /** What the bound rests on, in words. */
   boundBy: z.string(),
   /** Seconds that the same dishes take one after another, by the same engine. */

@@ -12,3 +12,5 @@ export {
   type Plan,
   type PlanStatus,
 } from './schema'
+export { compareValues, objectiveValue, valuesOfPlan, wantsMore } from './values'
+export { brokenWords, NONE, relaxed, type Broken, type Limit } from './limits'

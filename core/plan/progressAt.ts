@@ -1,4 +1,4 @@
-import type { Problem, Progress } from '../problem'
+import { ownValue, type Problem, type Progress } from '../problem'
 import type { Plan } from './schema'
 
 /**
@@ -15,7 +15,7 @@ export function progressAt(problem: Problem, plan: Plan, now: number): Progress 
     choices: Object.fromEntries(
       problem.choices
         .filter((c) => c.options.some((o) => o.activities.some((a) => ids.has(a))))
-        .map((c) => [c.id, plan.choices[c.id]!]),
+        .map((c) => [c.id, ownValue(plan.choices, c.id)!]),
     ),
     activities: begun.map((a) => {
       if (a.end <= now) return a

@@ -10,7 +10,8 @@ export const planSchema = z.strictObject({
   problem: text,
   status: planStatus,
   makespan: instant,
-  bound: instant,
+  /** A value of the problem's first objective that no plan can beat. */
+  bound: z.number(),
   seed: z.int(),
   elapsedMs: z.number().min(0),
   choices: z.record(id, id),

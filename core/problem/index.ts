@@ -9,6 +9,7 @@ export {
   progress,
   type Progress,
 } from './progress'
+export { ownValue, readingAllNames } from './names'
 export { readProblem } from './read'
 export {
   objectiveName,

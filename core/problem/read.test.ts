@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readProblem, type ProblemInput } from './index'
+import { ownValue, readProblem, type ProblemInput } from './index'
 
 const small = (): ProblemInput => ({
   format: 'cadrum/problem@1',
@@ -136,5 +136,38 @@ describe('readProblem', () => {
 
   it.each([null, 3, 'x', [], {}, { format: 'cadrum/problem@1' }])('refuses %j', (input) => {
     expect(issuesOf(input).length).toBeGreaterThan(0)
+  })
+
+  it('keeps names that every object answers to', () => {
+    const step = (id: string, hygiene: string) => ({
+      id,
+      label: id,
+      hygiene,
+      modes: [{ id: 'm', needs: [], phases: [{ seconds: [1, 1] }] }],
+    })
+    const file = JSON.stringify({
+      format: 'cadrum/problem@1',
+      name: 'awkward',
+      cooks: [{ id: 'toString' }],
+      stations: [],
+      activities: [step('constructor', '__proto__'), step('valueOf', 'constructor')],
+      choices: [{ id: '__proto__', options: [{ id: 'valueOf', activities: ['valueOf'] }] }],
+      hygiene: { ['__proto__']: { constructor: 7 } },
+      progress: {
+        now: 0,
+        choices: { ['__proto__']: 'valueOf' },
+        activities: [],
+        holds: [],
+        chores: [],
+        heats: [],
+      },
+    })
+    const reading = readProblem(JSON.parse(file))
+    if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+    const { hygiene, progress } = reading.value
+    expect(ownValue(ownValue(hygiene, '__proto__'), 'constructor')).toBe(7)
+    expect(ownValue(hygiene, 'toString')).toBeUndefined()
+    expect(ownValue(progress!.choices, '__proto__')).toBe('valueOf')
+    expect(JSON.parse(JSON.stringify(reading.value))).toEqual(reading.value)
   })
 })

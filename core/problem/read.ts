@@ -1,4 +1,5 @@
 import { issuesFrom, type Reading } from '../reading'
+import { readingAllNames } from './names'
 import { crossReferenceIssues } from './references'
 import { problemSchema, type Problem } from './schema'
 
@@ -8,8 +9,13 @@ import { problemSchema, type Problem } from './schema'
  * that is well formed but cannot be planned is not an issue here; the solver proves that.
  */
 export function readProblem(input: unknown): Reading<Problem> {
-  const parsed = problemSchema.safeParse(input)
-  if (!parsed.success) return { ok: false, issues: issuesFrom(parsed.error) }
-  const issues = crossReferenceIssues(parsed.data)
-  return issues.length ? { ok: false, issues } : { ok: true, value: parsed.data }
+  const reading = readingAllNames(input, parsed)
+  if (!reading.ok) return reading
+  const issues = crossReferenceIssues(reading.value)
+  return issues.length ? { ok: false, issues } : reading
+}
+
+function parsed(input: unknown): Reading<Problem> {
+  const { success, data, error } = problemSchema.safeParse(input)
+  return success ? { ok: true, value: data } : { ok: false, issues: issuesFrom(error) }
 }

@@ -1,3 +1,4 @@
+import { ownValue } from '../problem'
 import type { PlanBody } from './emit'
 import type { Model } from './model'
 
@@ -29,9 +30,7 @@ export function withAskedWashes(model: Model, body: PlanBody): PlanBody {
       const { contents: was } = before
       const { contents: next } = after
       if (was !== undefined && was === next) continue
-      const named =
-        was !== undefined && next !== undefined ? wash.between?.[was]?.[next] : undefined
-      const seconds = named ?? wash.seconds
+      const seconds = ownValue(ownValue(wash.between, was), next) ?? wash.seconds
       const fits = own.filter(
         (c) => c.from >= before.to && c.to <= after.from && c.to - c.from >= seconds,
       )

@@ -1,4 +1,12 @@
-import type { Activity, Mode, Need, Phase, Problem, Station } from '../problem'
+import {
+  ownValue,
+  type Activity,
+  type Mode,
+  type Need,
+  type Phase,
+  type Problem,
+  type Station,
+} from '../problem'
 import { crowdedByHold, needText, serves, skilled, whyImpossible } from './eligibility'
 import { factsOf, modeUnderWay, ovenFact, type FactRun } from './facts'
 import {
@@ -202,7 +210,9 @@ export function buildModel(problem: Problem): Model {
   })
 
   const names = classes.names()
-  const hygiene = names.flatMap((a) => names.map((b) => problem.hygiene[a]?.[b] ?? 0))
+  const hygiene = names.flatMap((a) =>
+    names.map((b) => ownValue(ownValue(problem.hygiene, a), b) ?? 0),
+  )
   return {
     problem,
     indexOf: activityIndex,
@@ -236,7 +246,7 @@ function undecidedOr(
   option: Problem['choices'][number]['options'][number],
 ): boolean {
   if (!progress) return true
-  const decided = progress.choices[choice.id]
+  const decided = ownValue(progress.choices, choice.id)
   if (decided !== undefined) return decided === option.id
   const begun = progress.activities.filter((r) =>
     choice.options.some((o) => o.activities.includes(r.id)),

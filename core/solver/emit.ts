@@ -1,4 +1,4 @@
-import { checkPlan, type Plan, type PlanStatus } from '../plan'
+import { checkPlan, objectiveValue, type Plan, type PlanStatus } from '../plan'
 import type { MActivity, Model } from './model'
 import type { Schedule } from './schedule'
 
@@ -112,7 +112,10 @@ export function heatFacts(model: Model, station: number): PlanBody['heats'] {
 /** How many breaches the independent checker finds in a plan's body. */
 export function breachesOf(model: Model, body: PlanBody): number {
   const verdict = { status: 'feasible' as const, bound: 0, seed: 0, elapsedMs: 0, reasons: [] }
-  return checkPlan(model.problem, planOf(model, body, verdict)).length
+  const plan = planOf(model, body, verdict)
+  // Nothing is claimed of a body: any bound that its own value does not beat.
+  const bound = objectiveValue(model.problem, plan, model.problem.objective[0]!)
+  return checkPlan(model.problem, { ...plan, bound }).length
 }
 
 export function planOf(

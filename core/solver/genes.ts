@@ -1,3 +1,4 @@
+import { ownValue } from '../problem'
 import type { PlanBody } from './emit'
 import { NEVER, type Model } from './model'
 import type { Schedule } from './schedule'
@@ -110,7 +111,7 @@ export function followBody(genes: Genes, model: Model, body: Omit<PlanBody, 'hea
   forget(genes)
   genes.urgency = 0
   problem.choices.forEach((choice, c) => {
-    const option = choice.options.findIndex((o) => o.id === body.choices[choice.id])
+    const option = choice.options.findIndex((o) => o.id === ownValue(body.choices, choice.id))
     if (option >= 0 && model.choices[c]!.options[option]!.possible) genes.option[c] = option
   })
   for (const run of body.activities) {

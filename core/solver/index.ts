@@ -1,1 +1,2 @@
+export { leastBad, type LeastBad } from './leastBad'
 export { solve, startSolving, type Run, type SolveOptions } from './solve'

@@ -1,12 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { everyFeature } from '../../bench/everyFeature'
+import { compareValues } from '../plan'
 import { objectiveName, type Problem } from '../problem'
 import { randomProblem } from '../testing/randomProblem'
 import { buildModel } from './buildModel'
 import { planBody } from './emit'
 import { emptyGenes } from './genes'
-import { compareObjectives, valuesOfBody, valuesOfSchedule } from './objective'
+import { valuesOfBody, valuesOfSchedule } from './objective'
 import { Schedule } from './schedule'
 
 const ALL = objectiveName.options
@@ -53,8 +54,8 @@ describe('the values of a schedule', () => {
   })
 
   it('are compared in their order', () => {
-    expect(compareObjectives([10, 5], [10, 7])).toBeLessThan(0)
-    expect(compareObjectives([11, 0], [10, 7])).toBeGreaterThan(0)
-    expect(compareObjectives([10, 7], [10, 7])).toBe(0)
+    expect(compareValues([10, 5], [10, 7])).toBeLessThan(0)
+    expect(compareValues([11, 0], [10, 7])).toBeGreaterThan(0)
+    expect(compareValues([10, 7], [10, 7])).toBe(0)
   })
 })

@@ -1,4 +1,4 @@
-import type { ObjectiveName } from '../problem'
+import { ownValue, type ObjectiveName } from '../problem'
 import type { PlanBody } from './emit'
 import { isOver, NEVER, type Model } from './model'
 import type { Schedule } from './schedule'
@@ -41,7 +41,7 @@ function valueOf(
       return handsSpread(hands(model, body, counted), ({ from, to }) => to - from)
     case 'cost':
       return model.problem.choices.reduce(
-        (sum, c) => sum + (c.options.find((o) => o.id === body.choices[c.id])?.cost ?? 0),
+        (sum, c) => sum + (c.options.find((o) => o.id === ownValue(body.choices, c.id))?.cost ?? 0),
         0,
       )
     case 'heatChanges':
@@ -148,12 +148,6 @@ export function valuesOfSchedule(model: Model, schedule: Schedule): number[] {
         return earliest < NEVER ? -earliest : 0
     }
   })
-}
-
-/** Negative where `a` is better, positive where `b` is, 0 where they are equal in everything. */
-export function compareObjectives(a: readonly number[], b: readonly number[]): number {
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return a[i]! - b[i]!
-  return 0
 }
 
 /** Seconds by which due times, pinned starts and the deadline are missed, summed. */

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { breachText, checkPlan } from '../plan'
+import { compareValues, breachText, checkPlan } from '../plan'
 import { readProblem, type ObjectiveName, type Problem } from '../problem'
 import { randomProblem } from '../testing/randomProblem'
 import { buildModel } from './buildModel'
 import { planOf, type PlanBody } from './emit'
 import { Learner } from './learn/learner'
-import { compareObjectives, strictValue, valuesOfBody } from './objective'
+import { strictValue, valuesOfBody } from './objective'
 import { Polisher } from './polish'
 import { below, seeded } from './random'
 import { solve } from './solve'
@@ -95,7 +95,7 @@ function best(problem: Problem, longest: number): number[] {
     }
     const values = valuesOfBody(model, body)
     // The checker takes longest, so it is asked last.
-    if (least.length && compareObjectives(values, least) >= 0) return
+    if (least.length && compareValues(values, least) >= 0) return
     if (!checkPlan(problem, planOf(model, body, STATUS)).length) least = values
   }
   place([])
@@ -169,7 +169,7 @@ describe('the objectives after the first', () => {
       if (!body) continue
       expect(checkPlan(problem, planOf(model, body, STATUS)).map(breachText)).toEqual([])
       const values = valuesOfBody(model, body)
-      expect(compareObjectives(values, known.values)).toBeLessThan(0)
+      expect(compareValues(values, known.values)).toBeLessThan(0)
       Object.assign(known, { body, values })
     }
     expect(polisher.provenWith(known.values)).toBe(true)

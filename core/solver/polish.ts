@@ -91,6 +91,6 @@ export class Polisher {
     this.stage = stage
     this.fruitless = 0
     this.before = values.slice(0, stage)
-    this.done = stage >= objective.length || !isGoal(objective[stage]!)
+    this.done = stage >= objective.length || !isGoal(objective[stage]!, this.model.problem)
   }
 }

@@ -1,4 +1,4 @@
-import type { Plan } from '../plan'
+import { compareValues, type Plan } from '../plan'
 import type { Problem } from '../problem'
 import type { Bound } from './bound'
 import { searchesAll } from './proofScope'
@@ -11,10 +11,12 @@ import { buildModel } from './buildModel'
 import { changesFrom } from './changes'
 import { withAskedWashes } from './askedWashes'
 import { Construction } from './construction'
+import { earlyEnds } from './earlyEnds'
 import { Annealing } from './annealing'
+import { firstObjective, inContract, shifted, type FirstObjective } from './firstObjective'
 import { followBody, type Genes } from './genes'
 import { isOver, NEVER, type Model } from './model'
-import { compareObjectives, lateness, valuesOfBody, valuesOfSchedule } from './objective'
+import { lateness, valuesOfBody, valuesOfSchedule } from './objective'
 import { Moves } from './moves'
 import { Polisher } from './polish'
 import { contradiction, proveBound } from './prove'
@@ -53,6 +55,9 @@ const WARM_UP_WORK = 100_000
  * sessions of 40 dishes eight of the first orders took as long as a hundred others, and failed.
  */
 const TANGLED = 4
+/** When copies of the problem are looked at that the search reaches otherwise, and for how many decodes. */
+const COPIES_AT = 3
+const COPIED = 150
 /** Conflicts of one lesson. */
 const LESSON = 60
 /** Of so many lessons one is everywhere and one at the bound. */
@@ -84,7 +89,7 @@ export interface Found {
 export class Search {
   readonly model: Model
   infeasible: string[] | undefined
-  /** The best lower bound so far; learning raises it. */
+  /** The best lower bound so far of the objective that comes first; learning raises it. */
   bound: Bound = { value: 0, kind: 'nothing', because: [] }
   best: Found | undefined
   /** Decodes so far. */
@@ -107,6 +112,7 @@ export class Search {
   private lessons = 0
   private bounded = false
   private readonly searchesAll: boolean
+  private readonly first: FirstObjective
   /** Attempts to place something after which a schedule is given up. */
   private attempts = Infinity
 
@@ -122,6 +128,8 @@ export class Search {
     this.model = buildModel(problem)
     this.searchesAll = searchesAll(problem)
     this.infeasible = contradiction(this.model)
+    this.first = firstObjective(this.model)
+    this.bound.value = this.first.least
     this.random = seeded(seed)
     this.schedule = new Schedule(this.model)
     this.construction = new Construction(this.model, this.random)
@@ -181,7 +189,23 @@ export class Search {
   }
 
   get provenOptimal(): boolean {
-    return this.best !== undefined && this.best.body.makespan === this.bound.value
+    return this.best !== undefined && this.best.values[0] === this.bound.value
+  }
+
+  /** The bound as the contract words it: of the start, which is to be late, no plan has more. */
+  get boundInContract(): number {
+    return inContract(this.first.name, this.bound.value)
+  }
+
+  /** Looks for plans in copies of the problem that all plans of are plans of it; whether one is better. */
+  private lookInCopies(): boolean {
+    const before = this.best
+    for (const problem of earlyEnds(this.model.problem)) {
+      const copy = new Search(problem, 1)
+      for (let i = 0; i < COPIED && !copy.infeasible && !copy.finished; i++) copy.step()
+      if (copy.best) this.receive(copy.best.body)
+    }
+    return this.best !== before
   }
 
   /** One decode; true where it found a better plan than ever before. */
@@ -191,6 +215,7 @@ export class Search {
     if (this.best || this.iterations > FIRST) this.settleBound()
     if (this.infeasible) return false
     if (this.iterations === 1 && this.previous) return this.keep(this.previous)
+    if (this.iterations === COPIES_AT && this.lookInCopies()) return true
     if (this.learns) return this.learn()
     if (this.polishes) return this.polish()
     return this.decode()
@@ -201,14 +226,14 @@ export class Search {
     if (this.bounded || this.infeasible) return
     this.bounded = true
     const proof = proveBound(this.model)
-    if (proof.feasible) this.bound = proof.bound
-    else this.infeasible = proof.reasons
+    if (!proof.feasible) this.infeasible = proof.reasons
+    else if (this.first.name === 'makespan') this.bound = proof.bound
   }
 
   /** Whether this step learns: once there has been time for plain construction. */
   private get learns(): boolean {
-    const { activities, problem } = this.model
-    if (problem.objective[0] !== 'makespan' || !activities.length) return false
+    const { activities } = this.model
+    if (!this.first.learned || !activities.length) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
     if (this.best && this.ruledOut === this.best) return false
     const stuck = this.model.facts !== undefined && this.annealing.energy === Infinity
@@ -226,8 +251,8 @@ export class Search {
 
   /** Whether this step is for the other objectives: of a session that can be learned whole. */
   private get polishes(): boolean {
-    const { activities, facts, problem } = this.model
-    if (problem.objective[0] !== 'makespan') return false
+    const { activities, facts } = this.model
+    if (!this.first.learned) return false
     if (!this.best || activities.length > LARGE) return false
     if (this.polisher.doneWith(this.best.values)) return false
     if (facts || this.previous) return false
@@ -253,6 +278,7 @@ export class Search {
     const { best } = this
     this.learner ??= new Learner(this.model, this.random, {
       plan: best?.body,
+      ...(this.first.name === 'makespan' ? {} : { aim: { objective: 0, plan: best?.body } }),
       mend: (solution) => this.mend(solution),
     })
     const { learner } = this
@@ -275,8 +301,9 @@ export class Search {
       if (learner.work === 0) this.ruledOut = best
     }
     const claims = !partial && this.searchesAll
-    if (claims && learner.bound > this.bound.value)
-      this.bound = { value: learner.bound, kind: 'search', because: [] }
+    const proven = learner.bound - this.first.slack
+    if (claims && proven > this.bound.value)
+      this.bound = { value: proven, kind: 'search', because: [] }
     // What was mended has been taken up already.
     if (body && body !== this.best?.body) this.takeUp(body)
     if (claims && learner.exhausted && !this.best) this.infeasible = [NO_ORDER]
@@ -326,14 +353,28 @@ export class Search {
   }
 
   private offer(found: PlanBody, valued: number[]): boolean {
-    if (this.best && compareObjectives(valued, this.best.values) >= 0) return false
+    if (this.best && compareValues(valued, this.best.values) >= 0) return false
     const body = withAskedWashes(this.model, found)
     const values = body === found ? valued : this.valuesOf(body)
     // Whatever a fault of construction may be: what breaks a rule is no plan.
     if (breachesOf(this.model, body) > 0) return false
     this.best = { body, values }
     this.sinceBest = 0
+    if (this.first.name === 'lateStart' && this.first.learned && !this.model.facts)
+      this.postpone(body)
     return true
+  }
+
+  /** Moves a whole plan as late as it goes, in halving steps: schedules are put together early. */
+  private postpone(body: PlanBody): void {
+    const start = Math.min(...body.activities.map((a) => a.start))
+    let step = 0 - this.bound.value - start
+    for (let by = 0; step >= 1; step = step > 1 ? Math.ceil(step / 2) : 0) {
+      const late = shifted(body, by + step)
+      if (breachesOf(this.model, late) > 0) continue
+      by += step
+      this.best = { body: late, values: this.valuesOf(late) }
+    }
   }
 
   private follow(body: Standing): void {
@@ -364,7 +405,7 @@ export class Search {
     if (constructing) construction.tell(energy, candidate, energy < annealing.energy)
     if (leaving || annealing.accepts(energy, constructing, this.iterations))
       annealing.accept(energy, schedule)
-    if (late > 0 || (this.best && compareObjectives(values, this.best.values) >= 0)) return false
+    if (late > 0 || (this.best && compareValues(values, this.best.values) >= 0)) return false
     return this.offer(body ?? planBody(this.model, schedule), values)
   }
 

@@ -77,7 +77,7 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
           : search.provenOptimal
             ? 'optimal'
             : 'feasible',
-      bound: search.bound.value,
+      bound: search.boundInContract,
       seed,
       elapsedMs: options.seconds === undefined && options.iterations ? 0 : clock() - began,
       reasons: search.infeasible ?? [],

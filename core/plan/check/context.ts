@@ -1,4 +1,13 @@
-import type { Activity, Choice, Hold, Mode, Problem, Progress, Station } from '../../problem'
+import {
+  ownValue,
+  type Activity,
+  type Choice,
+  type Hold,
+  type Mode,
+  type Problem,
+  type Progress,
+  type Station,
+} from '../../problem'
 import type { ActivityRun, Plan } from '../schema'
 
 /** One broken rule: which of the eight, whose activity (or station, cook, hold), when, and why. */
@@ -57,7 +66,8 @@ export function presentActivities(problem: Problem, plan: Plan): Set<string> {
   for (const choice of problem.choices) for (const id of optional(choice)) present.delete(id)
   for (const choice of problem.choices)
     for (const option of choice.options)
-      if (plan.choices[choice.id] === option.id) for (const id of option.activities) present.add(id)
+      if (ownValue(plan.choices, choice.id) === option.id)
+        for (const id of option.activities) present.add(id)
   return present
 }
 

@@ -1,4 +1,4 @@
-import type { Cook } from '../../problem'
+import { ownValue, type Cook } from '../../problem'
 import { absences, overlap, type Context } from './context'
 
 interface Touch {
@@ -156,12 +156,12 @@ function checkHygiene(cook: Cook, list: Touch[], { problem, report }: Context): 
   ].sort((a, b) => a[0] - b[0])
   const phases = list.filter((t) => t.hygiene !== undefined)
   for (const first of phases) {
-    const wanted = problem.hygiene[first.hygiene!]
+    const wanted = ownValue(problem.hygiene, first.hygiene)
     if (!wanted) continue
     // When hands could have been washed for each class, found once for all that comes after.
     const ready = new Map<number, number>()
     for (const second of phases) {
-      const seconds = wanted[second.hygiene!] ?? 0
+      const seconds = ownValue(wanted, second.hygiene) ?? 0
       if (seconds === 0 || second.from < first.to || first === second) continue
       let clean = ready.get(seconds)
       if (clean === undefined) ready.set(seconds, (clean = freeFor(busy, first.to, seconds)))

@@ -1,3 +1,4 @@
+import { ownValue } from '../../problem'
 import type { Context } from './context'
 
 /**
@@ -10,7 +11,7 @@ export function checkFacts({ plan, placed, facts, report }: Context): void {
   const { now } = progress
   const say = (subject: string, message: string) => report({ rule: 1, subject, message })
   for (const [choice, option] of Object.entries(progress.choices))
-    if (plan.choices[choice] !== option) say(choice, `has been decided: "${option}"`)
+    if (ownValue(plan.choices, choice) !== option) say(choice, `has been decided: "${option}"`)
   for (const fact of progress.activities) {
     const run = placed.get(fact.id)?.run
     if (!run) {

@@ -1,4 +1,4 @@
-import type { Need, Station } from '../../problem'
+import { ownValue, type Need, type Station } from '../../problem'
 import type { ChoreRun } from '../schema'
 import { absences, overlap, type Context } from './context'
 
@@ -199,6 +199,5 @@ function washBetween(
 ) {
   const wash = station.wash!
   if (was !== undefined && was === next) return 0
-  const named = was !== undefined && next !== undefined ? wash.between?.[was]?.[next] : undefined
-  return named ?? wash.seconds
+  return ownValue(ownValue(wash.between, was), next) ?? wash.seconds
 }

@@ -1,10 +1,11 @@
+import { ownValue } from '../../problem'
 import type { Context } from './context'
 
 /** Rule 1: modes, phase lengths, releases, due times, the deadline, pins; nothing absent appears. */
 export function checkTiming(context: Context): void {
   const { problem, plan, placed, present, facts, report } = context
   for (const choice of problem.choices) {
-    const taken = plan.choices[choice.id]
+    const taken = ownValue(plan.choices, choice.id)
     if (!choice.options.some((o) => o.id === taken))
       report({ rule: 1, subject: choice.id, message: `takes no option of the choice` })
   }

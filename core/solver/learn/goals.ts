@@ -1,26 +1,34 @@
-import type { ObjectiveName } from '../../problem'
+import type { ObjectiveName, Problem } from '../../problem'
 import type { Code } from './trail'
 import { allOf, ALWAYS, anyOf, NEVER_SO, not } from './codes'
 import { Linear } from './linear'
 import type { LWash, SessionModel, Touch } from './sessionModel'
 import { washSeconds } from './washing'
 
-/** How often an oven changes its heat is not among the constraints. */
 export type Goal = Exclude<ObjectiveName, 'heatChanges'>
-export const isGoal = (name: ObjectiveName): name is Goal => name !== 'heatChanges'
+
+/**
+ * Whether an objective can be learned about: how often an oven changes its heat is not among the
+ * constraints, and costs are counted in whole numbers.
+ */
+export const isGoal = (name: ObjectiveName, problem: Problem): name is Goal =>
+  name === 'cost'
+    ? problem.choices.every((c) => c.options.every((o) => Number.isInteger(o.cost)))
+    : name !== 'heatChanges'
 
 /**
  * A variable of the session that is at least the `strictValue` of an objective, and equal to it in
- * some solution. To be called before the engine is sealed, once all hands work is known.
+ * some solution; with `drawn` work counts for as long as it takes, not only as it must. To be called
+ * before the engine is sealed, once all hands work is known.
  */
-export function goalVariable(session: SessionModel, objective: Goal): number {
+export function goalVariable(session: SessionModel, objective: Goal, drawn = false): number {
   switch (objective) {
     case 'makespan':
       return session.makespan
     case 'handsFree':
       return handsFree(session)
     case 'handsSpread':
-      return handsSpread(session)
+      return handsSpread(session, drawn)
     case 'cost':
       return cost(session)
     case 'lateStart':
@@ -49,7 +57,7 @@ function handsFree(session: SessionModel): number {
  * for longer than it must is not taken off, and nothing is washed needlessly: a cook with time to
  * spare would otherwise be given such work to fill it.
  */
-function handsSpread(session: SessionModel): number {
+function handsSpread(session: SessionModel, drawn: boolean): number {
   const { engine, makespan, model } = session
   const horizon = engine.horizonOf(makespan)
   const spread = engine.newInt(0, model.cooks.length * horizon)
@@ -68,10 +76,21 @@ function handsSpread(session: SessionModel): number {
     session.firsts[c] = first
     sum.add(last, 1).add(first, -1)
   })
-  for (const t of work) sum.addWhere(t.code, -t.least)
+  for (const t of work) {
+    sum.addWhere(t.code, -t.least)
+    if (drawn) sum.add(beyondLeast(session, t, horizon), -1)
+  }
   for (const wash of session.washes) onlyWhereNeeded(session, wash)
   sum.post(engine)
   return spread
+}
+
+/** A variable: at most the seconds that work takes beyond its least, none where it is not done. */
+function beyondLeast({ engine, zero }: SessionModel, t: Touch, horizon: number): number {
+  const more = engine.newInt(0, horizon)
+  new Linear(0).add(more, 1).add(t.s, 1).add(t.e, -1).addWhere(t.code, t.least).post(engine)
+  if (t.code !== ALWAYS) engine.edges.add(more, zero, 0, t.code === NEVER_SO ? [] : [not(t.code)])
+  return more
 }
 
 /** Washed is what stood with something else before, and only for what is put on it. */

@@ -1,3 +1,4 @@
+import { ownValue } from '../../problem'
 import type { PlanBody } from '../emit'
 import type { Code } from './trail'
 import type { LMode, SessionModel } from './sessionModel'
@@ -20,7 +21,9 @@ export function valuesOf(session: SessionModel, body: PlanBody): Int32Array {
 
   session.options.forEach((codes, c) => {
     const choice = problem.choices[c]!
-    codes.forEach((code, j) => say(code, choice.options[j]!.id === body.choices[choice.id]))
+    codes.forEach((code, j) =>
+      say(code, choice.options[j]!.id === ownValue(body.choices, choice.id)),
+    )
   })
   for (const a of session.activities) {
     if (!a) continue

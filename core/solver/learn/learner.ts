@@ -1,6 +1,6 @@
 import { breachesOf, type PlanBody } from '../emit'
 import type { Model } from '../model'
-import { strictValue } from '../objective'
+import { strictValue, valuesOfBody } from '../objective'
 import { below, type Random } from '../random'
 import { addWashCuts, shortWashes, strangers, together } from './cuts'
 import { Decisions } from './decisions'
@@ -14,7 +14,13 @@ import { goalVariable, isGoal, type Goal } from './goals'
 import { valuesOf } from './hints'
 import { Neighbourhood, type Held } from './neighbourhood'
 import { addPause, missingPauses, plannedPauses } from './pauses'
-import { buildSessionModel, type Scope, type SessionModel } from './sessionModel'
+import {
+  buildSessionModel,
+  horizonOf,
+  latestBeginning,
+  type Scope,
+  type SessionModel,
+} from './sessionModel'
 
 /** Objectives that whatever comes later makes less, rather than what comes earlier. */
 const LATE: ReadonlySet<Goal> = new Set(['handsSpread', 'lateStart'])
@@ -59,7 +65,7 @@ export interface LearnerOptions {
    * Which of the problem's objectives (`isGoal`, as all before it), of plans that are as good as
    * this one in all before it; by default the makespan, whatever the objectives.
    */
-  aim?: { objective: number; plan: PlanBody }
+  aim?: { objective: number; plan?: PlanBody | undefined }
   /** Puts a solution that breaks a rule together anew, in its order: a better plan, if it is one. */
   mend?: (solution: Standing) => PlanBody | undefined
 }
@@ -94,6 +100,8 @@ export class Learner {
   /** Pauses that have been said before anything was refused for them. */
   private readonly said = new Set<string>()
   private readonly mend: LearnerOptions['mend']
+  /** Whether the time between work comes first: work may then be drawn out to fill it. */
+  private readonly drawn: boolean
 
   constructor(
     private readonly model: Model,
@@ -101,22 +109,23 @@ export class Learner {
     { plan, scope, aim, mend }: LearnerOptions = {},
   ) {
     this.mend = mend
-    this.session = buildSessionModel(model, plan, scope)
+    const { problem } = model
+    const names = aim
+      ? problem.objective.slice(0, aim.objective + 1).filter((name) => isGoal(name, problem))
+      : MAKESPAN
+    // Where the makespan is not what comes first, what has to be by a late hour may begin late.
+    const room = names[0] === 'makespan' ? 0 : (latestBeginning(model) ?? 0)
+    this.session = buildSessionModel(model, plan, scope, horizonOf(model) + Math.max(0, room))
     addExclusions(this.session)
     const { engine } = this.session
-    const names = aim
-      ? model.problem.objective.slice(0, aim.objective + 1).filter(isGoal)
-      : MAKESPAN
-    const goals = names.map((name) => goalVariable(this.session, name))
+    this.drawn = names[0] === 'handsSpread'
+    const goals = names.map((name) => goalVariable(this.session, name, this.drawn))
     this.name = names.at(-1)!
     this.goal = goals.at(-1)!
     engine.reserve(spareFor(this.session))
     if (!engine.seal()) this.exhausted = true
     for (const [k, goal] of goals.slice(0, -1).entries())
-      if (
-        !this.exhausted &&
-        !engine.require(2 * goal + 1, -strictValue(model, aim!.plan, names[k]!))
-      )
+      if (!this.exhausted && !engine.require(2 * goal + 1, -this.valueOf(aim!.plan!, names[k]!)))
         this.exhausted = true
     this.decisions = new Decisions(this.session, model, LATE.has(this.name))
     this.near = new Neighbourhood(this.session, model, random, this.decisions)
@@ -126,6 +135,14 @@ export class Learner {
       partial: this.session.partial,
       makespan: this.name === 'makespan',
     })
+  }
+
+  private valueOf(body: PlanBody, name: Goal): number {
+    const k = this.model.problem.objective.indexOf(name)
+    // The first of the objectives is what the contract says it is; of others work is not drawn out.
+    return this.drawn && k === 0
+      ? valuesOfBody(this.model, body)[0]!
+      : strictValue(this.model, body, name)
   }
 
   /** Milliseconds that making one takes, roughly: not begun shortly before the end. */
@@ -159,7 +176,7 @@ export class Learner {
 
   /** Takes over a plan: from now on only better ones are of interest. */
   tell(body: PlanBody): void {
-    const value = strictValue(this.model, body, this.name)
+    const value = this.valueOf(body, this.name)
     if (value >= this.best) return
     this.best = value
     this.demand.better()
@@ -271,7 +288,7 @@ export class Learner {
       if ('body' in found) return found.body
       // One schedule costs a tenth of a search that goes through everything again.
       const mended = round === 0 ? this.mend?.(found.rejected) : undefined
-      if (mended && !this.exhausted && strictValue(this.model, mended, this.name) < this.best) {
+      if (mended && !this.exhausted && this.valueOf(mended, this.name) < this.best) {
         this.tell(mended)
         return mended
       }

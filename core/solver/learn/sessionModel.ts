@@ -167,14 +167,31 @@ export function horizonOf(model: Model): number {
   return Math.min(Math.ceil(sum + (model.facts?.now ?? 0)), 500_000_000)
 }
 
+/** The latest instant by which the session has to have begun, as its own limits say; none: undefined. */
+export function latestBeginning(model: Model): number | undefined {
+  const { problem } = model
+  const ends = model.activities.flatMap((a) => {
+    if (a.choice >= 0 || a.aside) return []
+    const { due } = problem.activities[a.index]!
+    const pinned = (problem.pins ?? []).flatMap((p) =>
+      p.activity === problem.activities[a.index]!.id && p.start ? [p.start[1]] : [],
+    )
+    return [...(due === undefined ? [] : [due - a.min]), ...pinned]
+  })
+  if (problem.deadline !== undefined)
+    for (const a of model.activities)
+      if (a.choice < 0 && !a.aside) ends.push(problem.deadline - a.min)
+  return ends.length ? Math.min(...ends) : undefined
+}
+
 /** Variables, lags, options, modes, cooks and places; who excludes whom is added on top. */
 export function buildSessionModel(
   model: Model,
   plan?: PlanBody,
   scope: Scope = SCOPE,
+  horizon = horizonOf(model),
 ): SessionModel {
   const engine = new Engine()
-  const horizon = horizonOf(model)
   const makespan = engine.newInt(0, horizon)
   const zero = engine.newInt(0, 0)
   const forever = engine.newInt(horizon + 1, horizon + 1)

@@ -1,0 +1,65 @@
+import { ownValue, type ObjectiveName, type Problem } from '../problem'
+import type { Plan } from './schema'
+
+interface Hands {
+  cook: string
+  from: number
+  to: number
+}
+
+/**
+ * The value of one objective for a valid plan, as the contract words it: seconds, but for `cost` and
+ * `heatChanges`. Less is better, except for `lateStart`, which is the instant of the earliest start.
+ */
+export function objectiveValue(problem: Problem, plan: Plan, name: ObjectiveName): number {
+  const activities = new Map(problem.activities.map((a) => [a.id, a]))
+  const runs = plan.activities.filter((r) => !activities.get(r.id)?.aside)
+  const hands = (): Hands[] => [
+    ...plan.chores,
+    ...runs.flatMap((r) => {
+      const mode = activities.get(r.id)?.modes.find((m) => m.id === r.mode)
+      return r.phases.flatMap((p, k) =>
+        mode?.phases[k]?.hands ? [{ cook: p.cook ?? '', from: p.from, to: p.to }] : [],
+      )
+    }),
+  ]
+  switch (name) {
+    case 'makespan':
+      return Math.max(0, ...runs.map((r) => r.end))
+    case 'handsFree':
+      return Math.max(0, ...hands().map((h) => h.to))
+    case 'handsSpread':
+      return problem.cooks.reduce((sum, { id }) => {
+        const own = hands().filter((h) => h.cook === id)
+        if (!own.length) return sum
+        const from = Math.min(...own.map((h) => h.from))
+        const to = Math.max(...own.map((h) => h.to))
+        return sum + to - from - own.reduce((work, h) => work + h.to - h.from, 0)
+      }, 0)
+    case 'cost':
+      return problem.choices.reduce(
+        (sum, c) => sum + (c.options.find((o) => o.id === ownValue(plan.choices, c.id))?.cost ?? 0),
+        0,
+      )
+    case 'heatChanges':
+      return plan.heats.length - new Set(plan.heats.map((h) => h.station)).size
+    case 'lateStart':
+      return runs.length ? Math.min(...runs.map((r) => r.start)) : 0
+  }
+}
+
+/** Whether more of an objective is better: only of the start, which is to be late. */
+export const wantsMore = (name: ObjectiveName): boolean => name === 'lateStart'
+
+/** The values of the problem's objectives in their order, turned so that less is better. */
+export const valuesOfPlan = (problem: Problem, plan: Plan): number[] =>
+  problem.objective.map((name) => {
+    const value = objectiveValue(problem, plan, name)
+    return wantsMore(name) ? 0 - value : value
+  })
+
+/** Below 0 where the first of two plans' values is the better one, in the order of the objectives. */
+export function compareValues(a: readonly number[], b: readonly number[]): number {
+  const k = a.findIndex((v, i) => v !== b[i])
+  return k < 0 ? 0 : a[k]! - b[k]!
+}

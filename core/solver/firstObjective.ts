@@ -1,0 +1,65 @@
+import { wantsMore } from '../plan'
+import type { ObjectiveName } from '../problem'
+import type { PlanBody } from './emit'
+import { isGoal } from './learn/goals'
+import { latestBeginning } from './learn/sessionModel'
+import { NEVER, type Model } from './model'
+
+/** What is known of the objective that comes first, before anything is searched. */
+export interface FirstObjective {
+  name: ObjectiveName
+  /** Whether clause learning can say what is the least of it. */
+  learned: boolean
+  /** No plan has less; for the makespan other bounds say more. */
+  least: number
+  /**
+   * By how much a plan may have less than what learning says: a wash may be drawn out to fill the time
+   * between other work, and learning knows it only as long as it must last.
+   */
+  slack: number
+}
+
+export function firstObjective(model: Model): FirstObjective {
+  const name = model.problem.objective[0]!
+  const latest = latestBeginning(model)
+  return {
+    name,
+    // Without a latest hour there is always a later beginning: nothing to be learned.
+    learned: isGoal(name, model.problem) && (name !== 'lateStart' || latest !== undefined),
+    least: name === 'cost' ? leastCost(model) : name === 'lateStart' ? 0 - (latest ?? NEVER) : 0,
+    slack: name === 'handsSpread' && model.stations.some((s) => s.wash) ? Infinity : 0,
+  }
+}
+
+/** A value of the first objective as the contract words it, from the one that is made small. */
+export const inContract = (name: ObjectiveName, value: number): number =>
+  wantsMore(name) ? 0 - value : value
+
+const leastCost = ({ choices }: Model): number =>
+  choices.reduce(
+    (sum, { options }) =>
+      sum + Math.min(...options.filter((o) => o.possible).map((o) => o.cost), Infinity),
+    0,
+  )
+
+/** A plan with everything in it so many seconds later. */
+export function shifted(body: PlanBody, seconds: number): PlanBody {
+  const later = <T extends { from: number; to: number }>(x: T): T => ({
+    ...x,
+    from: x.from + seconds,
+    to: x.to + seconds,
+  })
+  return {
+    ...body,
+    makespan: body.makespan + seconds,
+    activities: body.activities.map((a) => ({
+      ...a,
+      start: a.start + seconds,
+      end: a.end + seconds,
+      phases: a.phases.map(later),
+    })),
+    holds: body.holds.map(later),
+    chores: body.chores.map(later),
+    heats: body.heats.map(later),
+  }
+}
