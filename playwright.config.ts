@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { PLANNED } from './tests/e2e/support'
 
 const port = Number(process.env.TEST_PORT ?? 3123)
 
@@ -7,7 +8,8 @@ export default defineConfig({
   // A shared machine may be four times as slow as usual: no test is about how long the page takes.
   timeout: 240_000,
   expect: { timeout: 30_000 },
-  workers: 1,
+  // A page and its planner take a core: more would wait for each other.
+  workers: 2,
   outputDir: 'test-results/browser',
   use: {
     baseURL: `http://127.0.0.1:${port}`,
@@ -27,6 +29,15 @@ export default defineConfig({
       ],
     },
   },
+  projects: [
+    { name: 'setup', testMatch: '*.setup.ts' },
+    {
+      name: 'pages',
+      testMatch: '*.spec.ts',
+      dependencies: ['setup'],
+      use: { storageState: PLANNED },
+    },
+  ],
   webServer: {
     command: 'node .output/server/index.mjs',
     url: `http://127.0.0.1:${port}`,

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openPlanned, stored } from './support'
+import { FIRST_VISIT, openPlanned, stored } from './support'
 
 test('cook three steps, reload in the middle, and go on', async ({ page }) => {
   await openPlanned(page)
@@ -41,7 +41,10 @@ test('while cooking the plan is locked, and stopping can be undone', async ({ pa
   await expect(page.getByTestId('cook-runa')).toBeVisible()
 })
 
-test('without a plan the Cook page says where to get one', async ({ page }) => {
-  await page.goto('/cook')
-  await expect(page.getByText('No plan to cook from')).toBeVisible()
+test.describe('on a first visit', () => {
+  test.use(FIRST_VISIT)
+  test('without a plan the Cook page says where to get one', async ({ page }) => {
+    await page.goto('/cook')
+    await expect(page.getByText('No plan to cook from')).toBeVisible()
+  })
 })

@@ -1,26 +1,29 @@
 import { expect, test } from '@playwright/test'
-import { openPlanned, stopPlanning, watchTop } from './support'
+import { FIRST_VISIT, openPlanned, stopPlanning, watchTop } from './support'
 
-test('a first visit leads to a plan of the demo session', async ({ page }) => {
-  const problems: string[] = []
-  page.on('pageerror', (error) => problems.push(error.message))
-  page.on('console', (message) => {
-    if (message.type() === 'error') problems.push(message.text())
+test.describe('on a first visit', () => {
+  test.use(FIRST_VISIT)
+  test('a first visit leads to a plan of the demo session', async ({ page }) => {
+    const problems: string[] = []
+    page.on('pageerror', (error) => problems.push(error.message))
+    page.on('console', (message) => {
+      if (message.type() === 'error') problems.push(message.text())
+    })
+    await page.goto('/')
+    await expect(page).toHaveURL(/\/plan$/)
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Saturday before lambing')
+    await expect(page.getByTestId('planning')).toBeVisible()
+    await expect(page.getByTestId('finished')).toHaveText(/^1\d:\d\d$/, { timeout: 60_000 })
+    await stopPlanning(page)
+    await expect(page.getByTestId('hands-free')).toHaveText(/^\d+:\d\d$/)
+    await expect(page.getByTestId('waiting')).toHaveText(/^\d+ (min|h \d\d)$/)
+    await expect(page.getByTestId('saved')).toHaveText(/\d+ h/)
+    await expect(page.getByTestId('gap')).toHaveText(/%|none/)
+    await expect(page.getByTestId('weave')).toBeVisible()
+    const lines = page.getByRole('region', { name: 'In order' }).getByRole('listitem')
+    expect(await lines.count()).toBeGreaterThan(60)
+    expect(problems).toEqual([])
   })
-  await page.goto('/')
-  await expect(page).toHaveURL(/\/plan$/)
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The Saturday before lambing')
-  await expect(page.getByTestId('planning')).toBeVisible()
-  await expect(page.getByTestId('finished')).toHaveText(/^1\d:\d\d$/, { timeout: 60_000 })
-  await stopPlanning(page)
-  await expect(page.getByTestId('hands-free')).toHaveText(/^\d+:\d\d$/)
-  await expect(page.getByTestId('waiting')).toHaveText(/^\d+ (min|h \d\d)$/)
-  await expect(page.getByTestId('saved')).toHaveText(/\d+ h/)
-  await expect(page.getByTestId('gap')).toHaveText(/%|none/)
-  await expect(page.getByTestId('weave')).toBeVisible()
-  const lines = page.getByRole('region', { name: 'In order' }).getByRole('listitem')
-  expect(await lines.count()).toBeGreaterThan(60)
-  expect(problems).toEqual([])
 })
 
 for (const width of [1280, 360])
@@ -94,70 +97,79 @@ test('a running plan can be stopped, and keeps the best so far', async ({ page }
   await expect(page.getByTestId('finished')).toBeVisible()
 })
 
-test('a plan taken at once is compared with one dish after another all the same', async ({
-  page,
-}) => {
-  await page.goto('/plan')
-  await page.getByRole('button', { name: 'Stop, take the best' }).click()
-  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 12_000 })
-  await expect(page.getByTestId('finished')).toBeVisible()
-  await expect(page.getByTestId('saved')).toBeVisible()
-})
-
-test('on a machine with cores to spare several searches plan together, and stop together', async ({
-  page,
-}) => {
-  await page.addInitScript(() =>
-    Object.defineProperty(navigator, 'hardwareConcurrency', { get: () => 6 }),
-  )
-  await page.goto('/plan')
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
-  expect(page.workers()).toHaveLength(3)
-  await stopPlanning(page)
-  // They are kept: what has planned before plans sooner.
-  const kept = page.workers()
-  expect(kept).toHaveLength(3)
-  const finished = await page.getByTestId('finished').textContent()
-  const bread = page.getByTestId('dish-soda-bread')
-  await bread.getByRole('button', { name: /More batches/ }).click()
-  await expect(page.getByTestId('planning')).toContainText('Best so far')
-  // Changed while they search: these are stopped and begin again with what is wanted now.
-  await bread.getByRole('button', { name: /More batches/ }).click()
-  await expect(page.getByTestId('planning')).toContainText('Best so far')
-  expect(page.workers()).toEqual(kept)
-  for (let i = 0; i < 2; i++) await bread.getByRole('button', { name: /Fewer batches/ }).click()
-  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 45_000 })
-  await expect(page.getByTestId('finished')).toHaveText(finished!)
-  await page.reload()
-  await expect(page.getByTestId('finished')).toHaveText(finished!)
-})
-
-test('planning that began on one page goes on upon another', async ({ page }) => {
-  await page.addInitScript(() => {
-    const post = Worker.prototype.postMessage
-    Object.assign(window, { asked: 0 })
-    Worker.prototype.postMessage = function (...args: unknown[]) {
-      const [message] = args as [{ path?: string[] }]
-      if (message.path?.[0] === 'plan') Object.assign(window, { asked: asked() + 1 })
-      return Reflect.apply(post, this, args)
-    }
-    const asked = () => (window as unknown as { asked: number }).asked
+test.describe('on a first visit', () => {
+  test.use(FIRST_VISIT)
+  test('a plan taken at once is compared with one dish after another all the same', async ({
+    page,
+  }) => {
+    await page.goto('/plan')
+    await page.getByRole('button', { name: 'Stop, take the best' }).click()
+    await expect(page.getByTestId('planning')).toBeHidden({ timeout: 12_000 })
+    await expect(page.getByTestId('finished')).toBeVisible()
+    await expect(page.getByTestId('saved')).toBeVisible()
   })
-  const asked = () => page.evaluate(() => (window as unknown as { asked: number }).asked)
-  await page.goto('/choose')
-  await expect.poll(asked).toBe(1)
-  await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  await expect(page.getByTestId('planning')).toContainText('Best so far')
-  await page.getByRole('link', { name: 'Choose' }).click()
-  await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
-  expect(await asked()).toBe(1)
-  await stopPlanning(page)
-  // Whoever comes back to a kept plan has the planners warmed up, once.
-  await page.reload()
-  await expect(page.getByTestId('finished')).toBeVisible()
-  await expect.poll(asked).toBe(1)
-  await expect(page.getByTestId('planning')).toBeHidden()
+})
+
+test.describe('on a first visit', () => {
+  test.use(FIRST_VISIT)
+  test('on a machine with cores to spare several searches plan together, and stop together', async ({
+    page,
+  }) => {
+    await page.addInitScript(() =>
+      Object.defineProperty(navigator, 'hardwareConcurrency', { get: () => 6 }),
+    )
+    await page.goto('/plan')
+    await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
+    expect(page.workers()).toHaveLength(3)
+    await stopPlanning(page)
+    // They are kept: what has planned before plans sooner.
+    const kept = page.workers()
+    expect(kept).toHaveLength(3)
+    const finished = await page.getByTestId('finished').textContent()
+    const bread = page.getByTestId('dish-soda-bread')
+    await bread.getByRole('button', { name: /More batches/ }).click()
+    await expect(page.getByTestId('planning')).toContainText('Best so far')
+    // Changed while they search: these are stopped and begin again with what is wanted now.
+    await bread.getByRole('button', { name: /More batches/ }).click()
+    await expect(page.getByTestId('planning')).toContainText('Best so far')
+    expect(page.workers()).toEqual(kept)
+    for (let i = 0; i < 2; i++) await bread.getByRole('button', { name: /Fewer batches/ }).click()
+    await expect(page.getByTestId('planning')).toBeHidden({ timeout: 45_000 })
+    await expect(page.getByTestId('finished')).toHaveText(finished!)
+    await page.reload()
+    await expect(page.getByTestId('finished')).toHaveText(finished!)
+  })
+})
+
+test.describe('on a first visit', () => {
+  test.use(FIRST_VISIT)
+  test('planning that began on one page goes on upon another', async ({ page }) => {
+    await page.addInitScript(() => {
+      const post = Worker.prototype.postMessage
+      Object.assign(window, { asked: 0 })
+      Worker.prototype.postMessage = function (...args: unknown[]) {
+        const [message] = args as [{ path?: string[] }]
+        if (message.path?.[0] === 'plan') Object.assign(window, { asked: asked() + 1 })
+        return Reflect.apply(post, this, args)
+      }
+      const asked = () => (window as unknown as { asked: number }).asked
+    })
+    const asked = () => page.evaluate(() => (window as unknown as { asked: number }).asked)
+    await page.goto('/choose')
+    await expect.poll(asked).toBe(1)
+    await page.getByRole('link', { name: 'Plan', exact: true }).click()
+    await expect(page.getByTestId('planning')).toContainText('Best so far')
+    await page.getByRole('link', { name: 'Choose' }).click()
+    await page.getByRole('link', { name: 'Plan', exact: true }).click()
+    await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
+    expect(await asked()).toBe(1)
+    await stopPlanning(page)
+    // Whoever comes back to a kept plan has the planners warmed up, once.
+    await page.reload()
+    await expect(page.getByTestId('finished')).toBeVisible()
+    await expect.poll(asked).toBe(1)
+    await expect(page.getByTestId('planning')).toBeHidden()
+  })
 })
 
 test('a wrong number of seconds is explained, and looking again never loses a plan', async ({

@@ -1,5 +1,11 @@
 import { expect, type Page } from '@playwright/test'
 
+/** What a browser keeps in which the demo was planned: most tests begin there, and plan nothing first. */
+export const PLANNED = 'test-results/planned.json'
+
+/** What a browser keeps that has never been here. */
+export const FIRST_VISIT = { storageState: { cookies: [], origins: [] } }
+
 /** Opens the plan and waits until planning has come to its end (or was stopped). */
 export async function openPlanned(page: Page): Promise<void> {
   await page.goto('/plan')
