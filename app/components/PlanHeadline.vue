@@ -45,6 +45,8 @@ const figures = computed<Figure[]>(() => {
   if (!p && !planning.running) return []
   const optimal = p?.status === 'optimal'
   const late = props.shown?.least !== undefined
+  // Before anything is proven there is nothing to compare with.
+  const known = p && (late || optimal || p.bound > 0) ? p : undefined
   const list: Figure[] = [
     {
       name: 'Finished at',
@@ -75,7 +77,7 @@ const figures = computed<Figure[]>(() => {
     {
       name: 'From the proven least',
       test: 'gap',
-      value: p && (late ? '–' : optimal ? 'none' : `${(gap.value * 100).toFixed(1)} %`),
+      value: known && (late ? '–' : optimal ? 'none' : `${(gap.value * 100).toFixed(1)} %`),
       note: late
         ? 'no plan keeps everything'
         : optimal
@@ -92,7 +94,8 @@ const because = computed(() => {
   if (!shown || !compiled) return undefined
   const { plan, boundBy } = shown
   const chain = chainText(decidingChain(compiled, plan), compiled, kitchen)
-  if (shown.least)
+  // Nothing is proven of it, or it keeps not even all limits.
+  if (shown.least || (plan.bound === 0 && plan.status !== 'optimal'))
     return {
       short: `${chain.dishes} decide the finish (the red hairline).`,
       steps: `${chain.steps}.`,

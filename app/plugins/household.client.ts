@@ -26,15 +26,17 @@ export default defineNuxtPlugin(async (nuxt) => {
   saving.lasting = await openDatabase(() => (saving.blocked = true))
   saving.blocked = false
   useTabs().begin()
-  // The page stands meanwhile, and says that it is opening.
-  void saving
-    .write('the demo household', () => loadDemoOnce(), { byItself: true })
-    .catch(tell)
-    .then(() => {
-      saving.opened = true
-      return notices.recall()
-    })
-    .catch(tell)
+  // The page stands first, and says that it is opening.
+  nuxt.hook('app:mounted', () => {
+    void saving
+      .write('the demo household', () => loadDemoOnce(), { byItself: true })
+      .catch(tell)
+      .then(() => {
+        saving.opened = true
+        return notices.recall()
+      })
+      .catch(tell)
+  })
   // Asked once there is something to lose; a browser that says no may clear it when space is short.
   void navigator.storage?.persist?.().catch(() => {})
 })

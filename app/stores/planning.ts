@@ -17,11 +17,14 @@ const SECONDS = 20
 /** How long planners are warmed up, in seconds. */
 const WARM_UP = 2
 
-/**
- * Between two looks at a run under way, in milliseconds: it finds up to sixteen better plans a
- * second, and showing one takes the page a tenth of it, in which no click is heard.
- */
+/** Between two words about a run under way, in milliseconds. */
 const LOOK_MS = 500
+
+/**
+ * Between two better plans that are drawn, in milliseconds: up to sixteen are found in a second, nobody
+ * can follow them, and drawing one takes the page a tenth of it, in which no click is heard.
+ */
+const DRAW_MS = 2500
 
 let current: ReturnType<typeof planTogether> | undefined
 let turn = 0
@@ -98,9 +101,15 @@ export const usePlanning = defineStore('planning', () => {
     let latest: PlanningProgress
     let best: KeptPlan | undefined
     let stored: KeptPlan | undefined
+    let drawAgain = 0
     const show = () => {
       if (mine !== turn) return
       progress.value = latest
+      const drawn = preview.value
+      if (best?.plan === drawn?.plan && best?.oneByOne === drawn?.oneByOne) return
+      if (performance.now() < drawAgain) return
+      // The very first comes before anything is proven of it: that follows soon.
+      drawAgain = performance.now() + (drawn ? DRAW_MS : LOOK_MS)
       preview.value = best
       // A plan that can be seen can be cooked from, and is there after a reload.
       if (best && best !== stored) {

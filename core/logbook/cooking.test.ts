@@ -41,6 +41,16 @@ describe('cooking', () => {
     expect(finish(work, once, 'ana', T0 + 60_200, 'a#0')).toBe(once)
   })
 
+  it('keeps its order when the clock is set back by an hour', () => {
+    const once = finish(work, log, 'ana', T0 + 60_000)
+    const back = finish(work, once, 'bo', T0 - 3_600_000)
+    const [first, second] = back.done
+    expect(first).toEqual(once.done[0])
+    expect(second!.endedAt).toBeGreaterThanOrEqual(first!.endedAt)
+    for (const d of back.done) expect(d.endedAt).toBeGreaterThanOrEqual(d.startedAt)
+    expect(Math.min(...back.done.map((d) => d.startedAt))).toBeGreaterThanOrEqual(T0)
+  })
+
   it('takes back the last step of one cook only', () => {
     const both = finish(work, finish(work, log, 'ana', T0 + 1), 'bo', T0 + 2)
     expect(undo(both, 'ana').done.map((d) => d.key)).toEqual(['c#0'])

@@ -75,8 +75,13 @@ export function finish(
 ): Cooking {
   const view = cookView(work, cooking, cook, at)
   if (!view.now || (key !== undefined && view.now.key !== key)) return cooking
-  const startedAt = Math.min(view.since, at)
-  const done = { key: view.now.key, cook, startedAt, endedAt: at }
+  // A clock that was set back makes nothing end before what was done already.
+  const endedAt = cooking.done.reduce(
+    (last, d) => Math.max(last, d.endedAt),
+    Math.max(at, cooking.startedAt),
+  )
+  const startedAt = Math.min(view.since, endedAt)
+  const done = { key: view.now.key, cook, startedAt, endedAt }
   return { ...cooking, done: [...cooking.done, done] }
 }
 

@@ -170,4 +170,28 @@ describe('readProblem', () => {
     expect(ownValue(progress!.choices, '__proto__')).toBe('valueOf')
     expect(JSON.parse(JSON.stringify(reading.value))).toEqual(reading.value)
   })
+
+  it('refuses in words what no time asked for would be enough for', () => {
+    const step = (id: string, seconds: number) => ({
+      id,
+      label: id,
+      modes: [{ id: 'm', needs: [], phases: [{ seconds: [seconds, seconds] }] }],
+    })
+    const words = (rest: object) => {
+      const reading = readProblem({
+        format: 'cadrum/problem@1',
+        name: 'huge',
+        cooks: [],
+        stations: [],
+        activities: [],
+        ...rest,
+      })
+      return reading.ok ? '' : reading.issues.map((i) => `${i.path}: ${i.message}`).join()
+    }
+    const stations = Array.from({ length: 5000 }, (_, i) => ({ id: `s${i}`, kind: 'pan' }))
+    expect(words({ stations })).toBe('stations: is too large or too long')
+    const activities = Array.from({ length: 40 }, (_, i) => step(`a${i}`, 9_999_999))
+    expect(words({ activities })).toMatch(/^activities: take 399999960 s/)
+    expect(words({ activities: activities.slice(0, 10) })).toBe('')
+  })
 })

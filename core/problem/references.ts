@@ -2,6 +2,9 @@ import type { Issue } from '../reading'
 import { progressIssues } from './progressIssues'
 import type { Activity, Problem } from './schema'
 
+/** Seconds that all steps may take one after another: more overflows what a plan can be counted in. */
+const LONGEST_IN_ALL = 200_000_000
+
 /** What no schema can say about one field alone: names that must exist, orders that must hold. */
 export function crossReferenceIssues(problem: Problem): Issue[] {
   const issues: Issue[] = []
@@ -20,6 +23,14 @@ export function crossReferenceIssues(problem: Problem): Issue[] {
   const known = (set: Set<string>, value: string, path: string, what: string) => {
     if (!set.has(value)) report(path, `there is no ${what} "${value}"`, `the id of one ${what}`)
   }
+
+  const least = problem.activities.reduce(
+    (sum, a) =>
+      sum + Math.max(...a.modes.map((m) => m.phases.reduce((time, p) => time + p.seconds[0], 0))),
+    0,
+  )
+  if (least > LONGEST_IN_ALL)
+    report('activities', `take ${least} s one after another`, `at most ${LONGEST_IN_ALL} s in all`)
 
   const cooks = names(problem.cooks, 'cooks')
   const stations = names(problem.stations, 'stations')
