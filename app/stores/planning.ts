@@ -102,8 +102,9 @@ export const usePlanning = defineStore('planning', () => {
     let best: KeptPlan | undefined
     let stored: KeptPlan | undefined
     let drawAgain = 0
+    let over = false
     const show = () => {
-      if (mine !== turn) return
+      if (mine !== turn || over) return
       progress.value = latest
       const drawn = preview.value
       if (best?.plan === drawn?.plan && best?.oneByOne === drawn?.oneByOne) return
@@ -139,6 +140,7 @@ export const usePlanning = defineStore('planning', () => {
     )
     try {
       const now = await current.result
+      over = true
       if (!now || mine !== turn) return
       if (now.plan.status === 'unknown')
         failure.value =

@@ -51,12 +51,18 @@ describe('betterPlan', () => {
       kept(100, 50, { values: [100, 90, 5] }),
       kept(100, 50, { values: [100, 90, 20] }),
     ]
-    expect(betterPlan(calm, busy)).toBe(calm)
-    expect(betterPlan(busy, calm)).toBe(calm)
+    expect(betterPlan(calm, busy)).toEqual(calm)
+    expect(betterPlan(busy, calm)).toEqual(calm)
     const proven = kept(100, 100, { plan: { ...kept(100, 100).plan, status: 'optimal' } })
     expect(betterPlan(proven, kept(100, 50)).plan.status).toBe('optimal')
     expect(betterPlan(kept(100, 50), proven).plan).toMatchObject({ status: 'optimal', bound: 100 })
-    expect(betterPlan(calm, { ...calm })).toBe(calm)
+    expect(betterPlan(calm, { ...calm })).toEqual(calm)
+  })
+
+  it('knows what dish after dish takes, whichever of the two does', () => {
+    const [without, known] = [kept(100, 50, { oneByOne: null }), kept(100, 50, { oneByOne: 300 })]
+    expect(betterPlan(without, known).oneByOne).toBe(300)
+    expect(betterPlan(known, without).oneByOne).toBe(300)
   })
 
   it('gives way to a plan of another problem', () => {

@@ -13,7 +13,8 @@ export function betterPlan(before: KeptPlan | undefined, now: KeptPlan): KeptPla
   const comparable = old.length === recent.length
   const difference = comparable ? compareValues(old, recent) : old[0]! - recent[0]!
   const keepsBefore = !now.plan.activities.length || difference <= 0
-  const [kept, other] = keepsBefore ? [before, now] : [now, before]
+  const [best, other] = keepsBefore ? [before, now] : [now, before]
+  const kept = { ...best, oneByOne: best.oneByOne ?? other.oneByOne }
   if (other.plan.bound <= kept.plan.bound || other.plan.bound > kept.plan.makespan) return kept
   const { bound } = other.plan
   const status = bound === kept.plan.makespan ? 'optimal' : kept.plan.status
