@@ -1,12 +1,7 @@
 <script setup lang="ts">
-import { loadDemo } from '~/database/demo'
-import { useNotices } from '~/stores/notices'
-import { useSaving } from '~/stores/saving'
+import { useReplacing } from '~/composables/useReplacing'
 
-async function load() {
-  const state = await useSaving().write('the demo household', () => loadDemo())
-  await useNotices().offerBack('Highfell, the demo household, is here beside what is yours.', state)
-}
+const { demo } = useReplacing()
 </script>
 
 <template>
@@ -18,7 +13,7 @@ async function load() {
       <NuxtLink to="/recipes">your recipes</NuxtLink> in, import a file of yours from the Household
       menu, or look around with Highfell, a made-up farm kitchen with twelve dishes.
     </p>
-    <v-btn color="primary" size="large" @click="load"> Load Highfell </v-btn>
+    <v-btn color="primary" size="large" @click="demo">Load Highfell</v-btn>
   </section>
 </template>
 

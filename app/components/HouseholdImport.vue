@@ -2,32 +2,21 @@
 import { computed } from 'vue'
 import { contentsOf, mergeHouseholds, type Household } from '~~/core/household'
 import { useLive } from '~/composables/useLive'
+import { useReplacing } from '~/composables/useReplacing'
 import { collectHousehold } from '~/database/household'
-import { useNotices } from '~/stores/notices'
 
 /** Asks whether a file is to stand beside what is here or in its place, and shows what that comes to. */
-const props = defineProps<{
-  name: string
-  household: Household
-  replace: (next: (before: Household) => Household, what: string) => Promise<number | undefined>
-}>()
+const props = defineProps<{ name: string; household: Household }>()
 const emit = defineEmits<{ close: [] }>()
-const notices = useNotices()
+const { add, swap } = useReplacing()
 const here = useLive(() => collectHousehold())
 const merged = computed(() => here.value && mergeHouseholds(here.value, props.household))
 const list = new Intl.ListFormat('en', { type: 'conjunction' })
 
-async function take(next: (before: Household) => Household, text: string) {
+function take(how: typeof add) {
   emit('close')
-  const state = await props.replace(next, `${props.name} was taken over`)
-  await notices.offerBack(text, state)
+  void how(props.name, props.household)
 }
-const add = () =>
-  take(
-    (before) => mergeHouseholds(before, props.household).household,
-    `${props.name} is added to what was here.`,
-  )
-const swap = () => take(() => props.household, `${props.name} is taken over.`)
 </script>
 
 <template>
@@ -49,9 +38,9 @@ const swap = () => take(() => props.household, `${props.name} is taken over.`)
       </p>
       <HouseholdNames v-if="here" :household="here" />
     </v-card-text>
-    <v-card-actions class="keys">
-      <v-btn color="primary" variant="flat" @click="add">Add it beside</v-btn>
-      <v-btn color="error" variant="outlined" @click="swap">Replace what is here</v-btn>
+    <v-card-actions>
+      <v-btn color="primary" variant="flat" @click="take(add)">Add it beside</v-btn>
+      <v-btn color="error" variant="outlined" @click="take(swap)">Replace what is here</v-btn>
       <v-btn variant="text" @click="emit('close')">Leave it</v-btn>
     </v-card-actions>
   </v-card>
@@ -60,8 +49,5 @@ const swap = () => take(() => props.household, `${props.name} is taken over.`)
 <style scoped>
 .gap {
   margin-top: 10px;
-}
-.keys {
-  flex-wrap: wrap;
 }
 </style>

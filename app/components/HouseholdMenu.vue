@@ -5,17 +5,16 @@ import { computed, ref, shallowRef } from 'vue'
 import { LARGEST_FILE, ownsAnything, type Household } from '~~/core/household'
 import { downloadHousehold } from '~/composables/useDownload'
 import { useLive } from '~/composables/useLive'
+import { useReplacing } from '~/composables/useReplacing'
 import { database } from '~/database/database'
-import { loadDemo } from '~/database/demo'
-import { collectHousehold, readFile, replaceHousehold } from '~/database/household'
+import { collectHousehold, readFile } from '~/database/household'
 import { openedSession, openSession } from '~/database/opened'
 import { useNotices } from '~/stores/notices'
-import { usePlanning } from '~/stores/planning'
 import { useSaving } from '~/stores/saving'
 
 const notices = useNotices()
 const saving = useSaving()
-const planning = usePlanning()
+const { demo, swap } = useReplacing()
 const picker = ref<HTMLInputElement>()
 const asking = ref<'import' | 'wipe' | 'states'>()
 const file = shallowRef<{ name: string; household: Household }>()
@@ -66,21 +65,9 @@ async function choose(event: Event) {
     asking.value = 'import'
     return
   }
-  const state = await replaceNow(() => household, `${chosen.name} was taken over`)
-  await notices.offerBack(`${chosen.name} is taken over.`, state)
+  await swap(chosen.name, household)
 }
 
-/** Replaces all there is; whatever was being planned for it is dropped. */
-function replaceNow(next: (before: Household) => Household, what: string) {
-  planning.drop()
-  return saving.write('the household', () => replaceHousehold(next, what))
-}
-
-async function demo() {
-  planning.drop()
-  const state = await saving.write('the demo household', () => loadDemo())
-  await notices.offerBack('Highfell, the demo household, is here beside what is yours.', state)
-}
 const goTo = (id: string) => saving.write('which session is open', () => openSession(id))
 </script>
 
@@ -125,12 +112,7 @@ const goTo = (id: string) => saving.write('which session is open', () => openSes
     </v-list>
   </v-menu>
   <v-dialog v-model="open" max-width="560" scrollable>
-    <HouseholdImport
-      v-if="asking === 'import' && file"
-      v-bind="file"
-      :replace="replaceNow"
-      @close="asking = undefined"
-    />
+    <HouseholdImport v-if="asking === 'import' && file" v-bind="file" @close="asking = undefined" />
     <HouseholdWipe v-else-if="asking === 'wipe'" @close="asking = undefined" />
     <HouseholdStates v-else-if="asking === 'states'" @close="asking = undefined" />
   </v-dialog>

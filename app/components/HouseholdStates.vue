@@ -2,14 +2,13 @@
 import { format } from 'date-fns'
 import { contentsOf } from '~~/core/household'
 import { useLive } from '~/composables/useLive'
+import { useReplacing } from '~/composables/useReplacing'
 import { database } from '~/database/database'
-import { collectHousehold, restoreState, sameHousehold } from '~/database/household'
-import { useNotices } from '~/stores/notices'
-import { usePlanning } from '~/stores/planning'
-import { useSaving } from '~/stores/saving'
+import { collectHousehold, sameHousehold } from '~/database/household'
 
 /** The states that were kept, the latest first, each to go back to. */
 const emit = defineEmits<{ close: [] }>()
+const { restore } = useReplacing()
 const list = new Intl.ListFormat('en', { type: 'conjunction' })
 const states = useLive(async () => {
   const now = await collectHousehold()
@@ -23,12 +22,9 @@ const states = useLive(async () => {
   }))
 })
 
-async function restore(id: number, when: string) {
+function go(id: number, when: string) {
   emit('close')
-  usePlanning().drop()
-  await useSaving().write('the earlier state', () => restoreState(id))
-  const state = await database.states.toCollection().last()
-  await useNotices().offerBack(`All is as it was on ${when}.`, state?.id)
+  void restore(id, when)
 }
 </script>
 
@@ -42,7 +38,7 @@ async function restore(id: number, when: string) {
       <p v-if="states && !states.length" class="quiet">
         None yet: the first is kept with a change.
       </p>
-      <ol class="bare">
+      <ol class="bare lined">
         <li v-for="s in states" :key="s.id">
           <div>
             <strong>{{ s.when }}</strong>
@@ -50,9 +46,7 @@ async function restore(id: number, when: string) {
             <p class="quiet">{{ s.holds }}</p>
           </div>
           <span v-if="s.now" class="quiet">as now</span>
-          <v-btn v-else variant="outlined" size="small" @click="restore(s.id, s.when)">
-            Go back
-          </v-btn>
+          <v-btn v-else variant="outlined" size="small" @click="go(s.id, s.when)"> Go back </v-btn>
         </li>
       </ol>
     </v-card-text>
@@ -61,14 +55,3 @@ async function restore(id: number, when: string) {
     </v-card-actions>
   </v-card>
 </template>
-
-<style scoped>
-li {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-</style>

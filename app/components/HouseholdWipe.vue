@@ -2,23 +2,18 @@
 import { ref } from 'vue'
 import { ownsAnything } from '~~/core/household'
 import { useLive } from '~/composables/useLive'
-import { collectHousehold, wipeHousehold } from '~/database/household'
-import { useNotices } from '~/stores/notices'
-import { usePlanning } from '~/stores/planning'
-import { useSaving } from '~/stores/saving'
+import { useReplacing } from '~/composables/useReplacing'
+import { collectHousehold } from '~/database/household'
 
 /** Shows what would go before it goes. */
 const emit = defineEmits<{ close: [] }>()
+const { wipe } = useReplacing()
 const here = useLive(() => collectHousehold())
 const forGood = ref(false)
 
-async function wipe() {
+function go() {
   emit('close')
-  usePlanning().drop()
-  const state = await useSaving().write('that everything is gone', () =>
-    wipeHousehold(forGood.value),
-  )
-  await useNotices().offerBack('Everything is gone from this browser.', state)
+  void wipe(forGood.value)
 }
 </script>
 
@@ -37,15 +32,9 @@ async function wipe() {
         hide-details
       />
     </v-card-text>
-    <v-card-actions class="keys">
-      <v-btn color="error" variant="flat" @click="wipe">Wipe it</v-btn>
+    <v-card-actions>
+      <v-btn color="error" variant="flat" @click="go">Wipe it</v-btn>
       <v-btn variant="text" @click="emit('close')">Keep it</v-btn>
     </v-card-actions>
   </v-card>
 </template>
-
-<style scoped>
-.keys {
-  flex-wrap: wrap;
-}
-</style>

@@ -103,7 +103,7 @@ const without = (dishes: string[]) =>
           Trying without each: {{ tried[0] }} of {{ tried[1] }}
           <v-btn size="small" variant="text" @click="asked?.stop()">Stop</v-btn>
         </p>
-        <ul v-if="options" class="bare options">
+        <ul v-if="options" class="bare lined" data-test="left-out">
           <li v-for="o in options" :key="o.dishes.join()">
             <span
               >Without {{ o.dishes.map(nameOf).join(' and ') }}:
@@ -138,13 +138,5 @@ label {
 }
 .inset {
   width: 4.6em;
-}
-.options li {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
 }
 </style>

@@ -45,7 +45,7 @@ export class Database extends Dexie {
       settings: 'key',
     })
     this.version(2).stores({ menus: 'id' })
-    this.version(3).stores({ states: '++id' })
+    this.version(3).stores({ states: '++id, at' })
   }
 }
 

@@ -3,8 +3,9 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { emptyHousehold, LATEST, OWNED, readHousehold } from '~~/core/household'
 import { demoHousehold } from '~~/demo'
 import { Database } from './database'
-import { addHousehold, loadDemo, loadDemoOnce } from './demo'
+import { loadDemo, loadDemoOnce } from './demo'
 import {
+  addHousehold,
   collectHousehold,
   generation,
   keepState,
@@ -54,6 +55,15 @@ describe('the household in the browser', () => {
     expect((await openedSession(db))!.dishes.map((d) => d.recipe)).not.toContain(own.id)
     await loadDemo(db)
     expect(await db.recipes.count()).toBe(demoHousehold().recipes.length + 1)
+  })
+
+  it('opens the session that came with the demo, whatever one of ours is called', async () => {
+    await loadDemoOnce(db)
+    const [ours] = demoHousehold().sessions
+    await db.sessions.put({ ...ours!, name: 'Ours' })
+    await loadDemo(db)
+    expect(await openedSession(db)).toMatchObject({ id: `${ours!.id}-2`, name: ours!.name })
+    expect(await db.sessions.get(ours!.id)).toMatchObject({ name: 'Ours' })
   })
 
   it('changes nothing where it cannot write all of it', async () => {

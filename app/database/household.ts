@@ -1,5 +1,14 @@
 import equal from 'fast-deep-equal'
-import { emptyHousehold, outdated, OWNED, ownsAnything, type Household } from '~~/core/household'
+import {
+  emptyHousehold,
+  mergeHouseholds,
+  outdated,
+  OWNED,
+  ownsAnything,
+  type Household,
+  type Merged,
+  type StateMark,
+} from '~~/core/household'
 import type { Reading } from '~~/core/reading'
 import { database, type Database } from './database'
 
@@ -34,7 +43,11 @@ export function keepState(before: string, db: Database = database): Promise<numb
     }
     if (!ownsAnything(household)) return undefined
     const id = await db.states.add({ at: Date.now(), before, household })
-    const marks = await db.states.toArray()
+    // By their keys alone: each state is a whole household.
+    const marks: StateMark[] = []
+    await db.states
+      .orderBy('at')
+      .eachKey((at, { primaryKey }) => marks.push({ id: primaryKey, at: Number(at) }))
     await db.states.bulkDelete(outdated(marks))
     return id
   })
@@ -74,6 +87,23 @@ const inOrder = (list: readonly object[]) =>
   [...list].sort((a, b) => (keyOf(a) < keyOf(b) ? -1 : keyOf(a) > keyOf(b) ? 1 : 0))
 const keyOf = (x: object): string => ('id' in x ? String(x.id) : (x as { session: string }).session)
 
+/** Puts a household beside what is there; the state before, if there was anything. */
+export const addHousehold = (
+  household: Household,
+  what: string,
+  db: Database = database,
+  heard: (merged: Merged) => void = () => {},
+): Promise<number | undefined> =>
+  replaceHousehold(
+    (here) => {
+      const merged = mergeHouseholds(here, household)
+      heard(merged)
+      return merged.household
+    },
+    what,
+    db,
+  )
+
 /** Lets everything go that the household owns; with `forGood` the earlier states too. */
 export async function wipeHousehold(
   forGood: boolean,
@@ -90,10 +120,13 @@ export async function wipeHousehold(
 }
 
 /** Goes back to an earlier state; what was there until now is kept as one itself. */
-export async function restoreState(id: number, db: Database = database): Promise<void> {
+export async function restoreState(
+  id: number,
+  db: Database = database,
+): Promise<number | undefined> {
   const state = await db.states.get(id)
   if (!state) throw new Error('that state is no longer kept')
-  await replaceHousehold(() => state.household, 'an earlier state was taken up', db)
+  return replaceHousehold(() => state.household, 'an earlier state was taken up', db)
 }
 
 /** A file's content, or why it cannot be taken over; plans that do not fit are dropped on showing. */

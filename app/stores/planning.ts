@@ -1,10 +1,11 @@
 import { useThrottleFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
 import { checkPlan, valuesOfPlan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import { database } from '~/database/database'
+import { useLive } from '~/composables/useLive'
 import { NotSaved } from '~/database/failure'
 import { generation } from '~/database/household'
 import type { CheckedPlan, PlanningProgress, PlanningResult } from '~/workers/planner.worker'
@@ -167,6 +168,14 @@ export const usePlanning = defineStore('planning', () => {
     })
     return true
   }
+
+  // Whoever has put another household in its place, here or in another tab.
+  watch(
+    useLive(() => generation()),
+    (_, before) => {
+      if (before !== undefined) drop()
+    },
+  )
 
   /** Ends the run under way, whose plan nobody wants any more. */
   function drop(): void {

@@ -62,6 +62,33 @@ describe('useSaving', () => {
     expect([done, saving.unsaved]).toEqual([1, []])
   })
 
+  it('tries nothing twice at a time, whoever asks for it meanwhile', async () => {
+    const saving = useSaving()
+    let broken = true
+    const wrote: string[] = []
+    const put = (x: string) => async () => {
+      await new Promise((resolve) => setTimeout(resolve, 100))
+      if (broken) await full()
+      wrote.push(x)
+    }
+    const a = saving.write('a', put('a'))
+    a.catch(() => {})
+    await vi.advanceTimersByTimeAsync(150)
+    await expect(a).rejects.toThrow(NotSaved)
+    broken = false
+    // By itself, by hand and by two more writes at once.
+    const all = Promise.all([
+      saving.again(),
+      saving.again(),
+      saving.write('b', put('b')),
+      saving.write('c', put('c')),
+    ])
+    await vi.advanceTimersByTimeAsync(3000)
+    await all
+    expect(wrote).toEqual(['a', 'b', 'c'])
+    expect(saving.unsaved).toEqual([])
+  })
+
   it('lets go of what nobody wants kept', async () => {
     const saving = useSaving()
     await expect(saving.write('it', full)).rejects.toThrow()

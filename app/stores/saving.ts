@@ -18,7 +18,8 @@ const STATE_AFTER_MS = 3000
 interface Pending {
   what: string
   why: string
-  write: () => Promise<unknown>
+  attempt: () => Promise<unknown>
+  kept: boolean
 }
 
 /**
@@ -53,59 +54,47 @@ export const useSaving = defineStore('saving', () => {
     { byItself = false } = {},
   ): Promise<T> {
     if (!byItself) useTabs().takeOver()
+    const job: Pending = { what, why: '', attempt: once(action), kept: false }
     if (pending.value.length) {
-      let result: { value: T } | undefined
-      pending.value.push({
-        what,
-        why: pending.value[0]!.why,
-        write: async () => void (result = { value: await action() }),
-      })
+      job.why = pending.value[0]!.why
+      pending.value.push(job)
       await again()
-      if (result) return (result as { value: T }).value
+      if (job.kept) return (await job.attempt()) as T
       throw new NotSaved(what, why.value ?? '')
     }
-    const first = action()
     try {
-      const value = await patiently(first)
+      const value = (await patiently(job.attempt())) as T
       stateNowAndThen()
       return value
     } catch (error) {
-      // One that is merely late may still come through, and is not to be done twice.
-      let late: Promise<unknown> | undefined = error instanceof NoAnswer ? first : undefined
-      const rewrite = async () => {
-        const before = late
-        late = undefined
-        if (
-          before &&
-          (await before.then(
-            () => true,
-            () => false,
-          ))
-        )
-          return
-        await action()
-      }
-      const failed = { what, why: whyNotKept(error), write: rewrite }
-      pending.value.push(failed)
+      // Within another write, that has told it already.
+      if (error instanceof NotSaved) throw error
+      job.why = whyNotKept(error)
+      pending.value.push(job)
       wait()
-      throw new NotSaved(what, failed.why)
+      throw new NotSaved(what, job.why)
     }
   }
 
-  /** Tries again what is in hand, in its order, as far as it goes. */
-  async function again(): Promise<void> {
+  let trying: Promise<void> | undefined
+  /** Tries again what is in hand, in its order, as far as it goes; whoever asks meanwhile waits for the same. */
+  const again = (): Promise<void> => (trying ??= flush().finally(() => (trying = undefined)))
+
+  async function flush(): Promise<void> {
     clearTimeout(timer)
     while (pending.value.length) {
       const first = pending.value[0]!
       try {
-        await patiently(first.write())
+        await patiently(first.attempt())
       } catch (error) {
         const words = whyNotKept(error)
         for (const p of pending.value) p.why = words
         wait()
         return
       }
-      pending.value.shift()
+      first.kept = true
+      // It may have been let go of meanwhile.
+      pending.value = pending.value.filter((p) => p !== first)
     }
     tries = 0
   }
@@ -118,7 +107,8 @@ export const useSaving = defineStore('saving', () => {
   function stateNowAndThen(): void {
     if (Date.now() - lastState < STATE_MS) return
     lastState = Date.now()
-    // Out of the way of what is being written now. A state that cannot be kept is no loss of what somebody wrote: that is told where it happens.
+    // Out of the way of what is being written now. A state that cannot be kept is no loss of what
+    // somebody wrote: that is told where it happens.
     setTimeout(() => void keepState('').catch(() => {}), STATE_AFTER_MS)
   }
 
@@ -132,15 +122,24 @@ export const useSaving = defineStore('saving', () => {
   return { pending, unsaved, why, lasting, blocked, opened, write, again, giveUp }
 })
 
-class NoAnswer extends Error {
-  override name = 'TimeoutError'
+/** Tries something until it has been done, and never twice at a time: one that is late may still come through. */
+function once<T>(action: () => Promise<T>): () => Promise<T> {
+  let under: Promise<T> | undefined
+  return () =>
+    (under ??= action().catch((error: unknown) => {
+      under = undefined
+      throw error
+    }))
 }
 
 /** The result, or a failure where the browser never answers. */
 function patiently<T>(work: Promise<T>): Promise<T> {
   let timer: ReturnType<typeof setTimeout>
   const late = new Promise<never>((_, refuse) => {
-    timer = setTimeout(() => refuse(new NoAnswer('no answer')), PATIENCE_MS)
+    timer = setTimeout(
+      () => refuse(Object.assign(new Error('no answer'), { name: 'TimeoutError' })),
+      PATIENCE_MS,
+    )
   })
   return Promise.race([work, late]).finally(() => clearTimeout(timer))
 }

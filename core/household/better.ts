@@ -3,8 +3,8 @@ import type { KeptPlan } from './schema'
 
 /**
  * Which of two plans of a session to keep. For the same problem that is the one that is better in the
- * order of the objectives, and of equals the one that was there, with the better bound of both; a search that found nothing never takes a plan away. A plan of
- * another problem always gives way.
+ * order of the objectives, and of equals the one that was there, with the better bound of both; a
+ * search that found nothing never takes a plan away. A plan of another problem always gives way.
  */
 export function betterPlan(before: KeptPlan | undefined, now: KeptPlan): KeptPlan {
   if (!before || before.problem !== now.problem || !before.plan.activities.length) return now

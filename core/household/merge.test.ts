@@ -49,6 +49,16 @@ describe('mergeHouseholds', () => {
     )
   })
 
+  it('gives a newcomer its own name where what is there is called otherwise by now', () => {
+    const here = {
+      ...emptyHousehold(demo.savedAt),
+      recipes: [{ ...demoRecipes[8]!, name: 'Ours' }],
+    }
+    const { household } = mergeHouseholds(here, demo)
+    expect(household.recipes.map((r) => r.name)).toContain(demoRecipes[8]!.name)
+    expect(household.recipes[0]!.name).toBe('Ours')
+  })
+
   it('moves bases, kitchens and plans along with what speaks of them', () => {
     const base = demoRecipes.find((r) => r.base)!
     const here: Household = {
@@ -59,7 +69,8 @@ describe('mergeHouseholds', () => {
       cooking: [{ session: demoSession.id, startedAt: 1, done: [] }],
     }
     const cooking = [{ session: demoSession.id, startedAt: 2, done: [] }]
-    const { household } = mergeHouseholds(here, { ...demo, cooking })
+    const { household, sessionOf } = mergeHouseholds(here, { ...demo, cooking })
+    expect(sessionOf(demoSession.id)).toBe(`${demoSession.id}-2`)
     const takes = household.recipes.flatMap((r) => r.steps.flatMap((s) => s.takes))
     expect(takes.some((t) => t.base === `${base.id}-2`)).toBe(true)
     expect(takes.some((t) => t.base === base.id)).toBe(false)

@@ -9,6 +9,8 @@ export interface Merged {
   added: number
   same: number
   beside: number
+  /** What a session of the other's is called in the household. */
+  sessionOf: (id: string) => string
 }
 
 /**
@@ -100,6 +102,7 @@ export function mergeHouseholds(here: Household, other: Household): Merged {
     added,
     same,
     beside,
+    sessionOf: sessions.of,
   }
 }
 
@@ -114,5 +117,8 @@ function nameless<T extends { id: string; name: string }>(thing: T): unknown {
 /** "Soda bread", else "Soda bread 2" and so on, whichever none of the others is called. */
 function freeName(name: string, others: readonly { name: string }[]): string {
   const taken = new Set(others.map((x) => x.name))
-  for (let n = 2; ; n++) if (!taken.has(`${name} ${n}`)) return `${name} ${n}`
+  for (let n = 1; ; n++) {
+    const free = n === 1 ? name : `${name} ${n}`
+    if (!taken.has(free)) return free
+  }
 }

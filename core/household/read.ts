@@ -1,5 +1,5 @@
 import { readKitchen } from '../kitchen'
-import { issuesFrom, type Issue, type Reading } from '../reading'
+import { issuesFrom, issuesWithin, standTwice, type Reading } from '../reading'
 import { recipeIssues } from '../session'
 import { OWNED } from './contents'
 import { householdSchema, type Household } from './schema'
@@ -39,30 +39,16 @@ export function readHousehold(content: string): Reading<Household> {
     )
   const parsed = householdSchema.safeParse(json)
   if (!parsed.success) return { ok: false, issues: issuesFrom(parsed.error) }
-  const kitchens = parsed.data.kitchens.flatMap((kitchen, i) => {
-    const reading = readKitchen(kitchen)
-    return reading.ok
-      ? []
-      : reading.issues.map((issue) => ({ ...issue, path: `kitchens[${i}].${issue.path}` }))
-  })
-  const issues = [...kitchens, ...recipeIssues(parsed.data.recipes), ...doubles(parsed.data)]
+  const issues = [
+    ...issuesWithin(parsed.data.kitchens, 'kitchens', readKitchen),
+    ...recipeIssues(parsed.data.recipes),
+    ...OWNED.flatMap((list) =>
+      standTwice(
+        parsed.data[list],
+        list,
+        list === 'plans' || list === 'cooking' ? 'session' : 'id',
+      ),
+    ),
+  ]
   return issues.length ? { ok: false, issues } : { ok: true, value: parsed.data }
-}
-
-function doubles(household: Household): Issue[] {
-  return OWNED.flatMap((list) => {
-    const field = list === 'plans' || list === 'cooking' ? 'session' : 'id'
-    const ids = household[list].map((x) => (x as Record<string, unknown>)[field] as string)
-    return ids.flatMap((id, i) =>
-      ids.indexOf(id) === i
-        ? []
-        : [
-            {
-              path: `${list}[${i}].${field}`,
-              message: `"${id}" stands twice`,
-              allowed: 'each once',
-            },
-          ],
-    )
-  })
 }

@@ -13,4 +13,4 @@ export {
   type PlanStatus,
 } from './schema'
 export { compareValues, objectiveValue, valuesOfPlan, wantsMore } from './values'
-export { brokenWords, NONE, relaxed, type Broken, type Limit } from './limits'
+export { brokenWords, limitsOf, NONE, relaxed, type Broken, type Limit } from './limits'

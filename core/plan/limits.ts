@@ -14,6 +14,24 @@ export interface Broken {
   now: number
 }
 
+/** All limits of a problem that may give way, those first that are kept first. */
+export function limitsOf(problem: Problem): Omit<Broken, 'now'>[] {
+  return [
+    ...problem.relations.flatMap((r, index) =>
+      r.max === undefined ? [] : [{ limit: { kind: 'relation' as const, index }, was: r.max }],
+    ),
+    ...(problem.pins ?? []).flatMap((p, index) =>
+      p.start === undefined ? [] : [{ limit: { kind: 'pin' as const, index }, was: p.start[1] }],
+    ),
+    ...problem.activities.flatMap((a) =>
+      a.due === undefined ? [] : [{ limit: { kind: 'due' as const, activity: a.id }, was: a.due }],
+    ),
+    ...(problem.deadline === undefined
+      ? []
+      : [{ limit: { kind: 'deadline' as const }, was: problem.deadline }]),
+  ]
+}
+
 /** Stands for no limit at all. */
 export const NONE = Infinity
 

@@ -1,3 +1,4 @@
+import { standTwice } from '../reading'
 import type { Activity, Problem } from './schema'
 
 type Report = (path: string, message: string, allowed: string) => void
@@ -20,11 +21,7 @@ export function progressIssues(
     if (at !== null && at > now) report(path, `lies after \`now\` (${now})`, `0 to ${now}, or null`)
   }
   const once = (list: { id: string }[], where: string) => {
-    const seen = new Set<string>()
-    list.forEach((x, i) => {
-      if (seen.has(x.id)) report(`${where}[${i}].id`, `"${x.id}" stands twice`, 'each id once')
-      seen.add(x.id)
-    })
+    for (const { path, message, allowed } of standTwice(list, where)) report(path, message, allowed)
   }
   for (const [id, option] of Object.entries(progress.choices)) {
     const path = `progress.choices.${id}`

@@ -1,4 +1,4 @@
-import type { Issue } from '../reading'
+import { standTwice, type Issue } from '../reading'
 import { progressIssues } from './progressIssues'
 import type { Activity, Problem } from './schema'
 
@@ -12,13 +12,8 @@ export function crossReferenceIssues(problem: Problem): Issue[] {
     issues.push({ path, message, allowed })
 
   const names = (list: { id: string }[], where: string) => {
-    const seen = new Set<string>()
-    list.forEach((item, i) => {
-      if (seen.has(item.id))
-        report(`${where}[${i}].id`, `"${item.id}" stands twice`, 'each id once in its list')
-      seen.add(item.id)
-    })
-    return seen
+    issues.push(...standTwice(list, where))
+    return new Set(list.map((item) => item.id))
   }
   const known = (set: Set<string>, value: string, path: string, what: string) => {
     if (!set.has(value)) report(path, `there is no ${what} "${value}"`, `the id of one ${what}`)

@@ -1,4 +1,4 @@
-import { issuesFrom, type Issue, type Reading } from '../reading'
+import { issuesFrom, standTwice, type Issue, type Reading } from '../reading'
 import { recipeSchema, type Recipe } from './schema'
 import { canSplit } from './variants'
 
@@ -11,22 +11,12 @@ export function readRecipe(input: unknown): Reading<Recipe> {
 }
 
 function referenceIssues(recipe: Recipe): Issue[] {
-  const issues: Issue[] = []
-  const idsOf = (list: 'steps' | 'ingredients'): Set<string> => {
-    const ids = new Set<string>()
-    recipe[list].forEach(({ id }, i) => {
-      if (ids.has(id))
-        issues.push({
-          path: `${list}[${i}].id`,
-          message: `"${id}" stands twice`,
-          allowed: 'each id once',
-        })
-      ids.add(id)
-    })
-    return ids
-  }
-  const steps = idsOf('steps')
-  const ingredients = idsOf('ingredients')
+  const issues = [
+    ...standTwice(recipe.steps, 'steps'),
+    ...standTwice(recipe.ingredients, 'ingredients'),
+  ]
+  const steps = new Set(recipe.steps.map((s) => s.id))
+  const ingredients = new Set(recipe.ingredients.map((i) => i.id))
   const known = (set: Set<string>, value: string, path: string, what: string) => {
     if (!set.has(value))
       issues.push({

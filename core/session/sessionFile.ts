@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { kitchenSchema } from '../kitchen'
-import { issuesFrom, type Reading } from '../reading'
+import { issuesFrom, issuesWithin, type Reading } from '../reading'
 import { readRecipe, recipeSchema, type Recipe } from '../recipe'
 import { sessionSchema } from './schema'
 
@@ -23,11 +23,4 @@ export function readSessionFile(input: unknown): Reading<SessionFile> {
 }
 
 /** What is wrong within each recipe of a list, with its place in the list. */
-export function recipeIssues(recipes: Recipe[]) {
-  return recipes.flatMap((recipe, i) => {
-    const reading = readRecipe(recipe)
-    return reading.ok
-      ? []
-      : reading.issues.map((issue) => ({ ...issue, path: `recipes[${i}].${issue.path}` }))
-  })
-}
+export const recipeIssues = (recipes: Recipe[]) => issuesWithin(recipes, 'recipes', readRecipe)

@@ -2,7 +2,7 @@ import { wantsMore } from '../plan'
 import type { ObjectiveName } from '../problem'
 import type { PlanBody } from './emit'
 import { isGoal } from './learn/goals'
-import { latestBeginning } from './learn/sessionModel'
+import { latestBeginning } from './learn/horizon'
 import { NEVER, type Model } from './model'
 
 /** What is known of the objective that comes first, before anything is searched. */
@@ -42,8 +42,29 @@ const leastCost = ({ choices }: Model): number =>
     0,
   )
 
+/**
+ * A plan moved as late as a whole as it still `keeps` all rules, up to a latest beginning: schedules are
+ * put together early.
+ */
+export function postponed(
+  body: PlanBody,
+  latest: number,
+  keeps: (later: PlanBody) => boolean,
+): PlanBody {
+  let best = body
+  let by = 0
+  let step = latest - Math.min(...body.activities.map((a) => a.start))
+  for (; step >= 1; step = step > 1 ? Math.ceil(step / 2) : 0) {
+    const later = shifted(body, by + step)
+    if (!keeps(later)) continue
+    by += step
+    best = later
+  }
+  return best
+}
+
 /** A plan with everything in it so many seconds later. */
-export function shifted(body: PlanBody, seconds: number): PlanBody {
+function shifted(body: PlanBody, seconds: number): PlanBody {
   const later = <T extends { from: number; to: number }>(x: T): T => ({
     ...x,
     from: x.from + seconds,

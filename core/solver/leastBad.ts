@@ -1,4 +1,4 @@
-import { NONE, relaxed, type Broken, type Limit, type Plan } from '../plan'
+import { limitsOf, NONE, relaxed, type Broken, type Limit, type Plan } from '../plan'
 import type { Problem } from '../problem'
 import { planOf } from './emit'
 import { Search } from './search'
@@ -64,24 +64,6 @@ export function leastBad(
   }
   accept(broken, LAST)
   return { plan, broken }
-}
-
-/** All limits that may give way, those first that are kept first. */
-function limitsOf(problem: Problem): Omit<Broken, 'now'>[] {
-  return [
-    ...problem.relations.flatMap((r, index) =>
-      r.max === undefined ? [] : [{ limit: { kind: 'relation' as const, index }, was: r.max }],
-    ),
-    ...(problem.pins ?? []).flatMap((p, index) =>
-      p.start === undefined ? [] : [{ limit: { kind: 'pin' as const, index }, was: p.start[1] }],
-    ),
-    ...problem.activities.flatMap((a) =>
-      a.due === undefined ? [] : [{ limit: { kind: 'due' as const, activity: a.id }, was: a.due }],
-    ),
-    ...(problem.deadline === undefined
-      ? []
-      : [{ limit: { kind: 'deadline' as const }, was: problem.deadline }]),
-  ]
 }
 
 /** What a plan makes of each limit that it breaks. */

@@ -13,7 +13,7 @@ import { withAskedWashes } from './askedWashes'
 import { Construction } from './construction'
 import { earlyEnds } from './earlyEnds'
 import { Annealing } from './annealing'
-import { firstObjective, inContract, shifted, type FirstObjective } from './firstObjective'
+import { firstObjective, inContract, postponed, type FirstObjective } from './firstObjective'
 import { followBody, type Genes } from './genes'
 import { isOver, NEVER, type Model } from './model'
 import { lateness, valuesOfBody, valuesOfSchedule } from './objective'
@@ -360,21 +360,11 @@ export class Search {
     if (breachesOf(this.model, body) > 0) return false
     this.best = { body, values }
     this.sinceBest = 0
-    if (this.first.name === 'lateStart' && this.first.learned && !this.model.facts)
-      this.postpone(body)
-    return true
-  }
-
-  /** Moves a whole plan as late as it goes, in halving steps: schedules are put together early. */
-  private postpone(body: PlanBody): void {
-    const start = Math.min(...body.activities.map((a) => a.start))
-    let step = 0 - this.bound.value - start
-    for (let by = 0; step >= 1; step = step > 1 ? Math.ceil(step / 2) : 0) {
-      const late = shifted(body, by + step)
-      if (breachesOf(this.model, late) > 0) continue
-      by += step
+    if (this.first.name === 'lateStart' && this.first.learned && !this.model.facts) {
+      const late = postponed(body, 0 - this.bound.value, (b) => breachesOf(this.model, b) === 0)
       this.best = { body: late, values: this.valuesOf(late) }
     }
+    return true
   }
 
   private follow(body: Standing): void {

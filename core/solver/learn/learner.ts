@@ -14,13 +14,8 @@ import { goalVariable, isGoal, type Goal } from './goals'
 import { valuesOf } from './hints'
 import { Neighbourhood, type Held } from './neighbourhood'
 import { addPause, missingPauses, plannedPauses } from './pauses'
-import {
-  buildSessionModel,
-  horizonOf,
-  latestBeginning,
-  type Scope,
-  type SessionModel,
-} from './sessionModel'
+import { horizonOf, latestBeginning } from './horizon'
+import { buildSessionModel, type Scope, type SessionModel } from './sessionModel'
 
 /** Objectives that whatever comes later makes less, rather than what comes earlier. */
 const LATE: ReadonlySet<Goal> = new Set(['handsSpread', 'lateStart'])

@@ -2,6 +2,7 @@ import { NEVER, type MActivity, type MMode, type Model } from '../model'
 import { allOf, ALWAYS, anyOf, NEVER_SO, not, oneOf, someOf } from './codes'
 import type { Task } from './cumulative'
 import { Engine } from './engine'
+import { horizonOf } from './horizon'
 import type { Code } from './trail'
 import type { PlanBody } from '../emit'
 
@@ -150,39 +151,6 @@ export interface Scope {
 /** Activities above which a session is not learned whole. */
 export const LARGE = 160
 const SCOPE: Scope = { hands: 16, large: LARGE, uses: 8 }
-
-/** Latest instant that anything may reach in a plan worth looking for. */
-export function horizonOf(model: Model): number {
-  let sum = 3600
-  for (const a of model.activities)
-    for (const m of a.modes) for (const p of m.phases) sum += p.max < NEVER ? p.max : p.min
-  for (const e of model.edges) sum += Math.abs(e.weight)
-  for (const s of model.stations) {
-    sum += (s.wash?.seconds ?? 0) * model.activities.length
-    for (const [, to] of s.away) sum += to
-    if (s.oven) sum += 600 * (s.oven.heat + s.oven.cool) * (1 + model.activities.length)
-  }
-  for (const c of model.cooks) for (const [, to] of c.away) sum += to
-  for (const a of model.activities) sum += a.release + model.longestClean
-  return Math.min(Math.ceil(sum + (model.facts?.now ?? 0)), 500_000_000)
-}
-
-/** The latest instant by which the session has to have begun, as its own limits say; none: undefined. */
-export function latestBeginning(model: Model): number | undefined {
-  const { problem } = model
-  const ends = model.activities.flatMap((a) => {
-    if (a.choice >= 0 || a.aside) return []
-    const { due } = problem.activities[a.index]!
-    const pinned = (problem.pins ?? []).flatMap((p) =>
-      p.activity === problem.activities[a.index]!.id && p.start ? [p.start[1]] : [],
-    )
-    return [...(due === undefined ? [] : [due - a.min]), ...pinned]
-  })
-  if (problem.deadline !== undefined)
-    for (const a of model.activities)
-      if (a.choice < 0 && !a.aside) ends.push(problem.deadline - a.min)
-  return ends.length ? Math.min(...ends) : undefined
-}
 
 /** Variables, lags, options, modes, cooks and places; who excludes whom is added on top. */
 export function buildSessionModel(
