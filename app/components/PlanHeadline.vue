@@ -94,19 +94,20 @@ const because = computed(() => {
   if (!shown || !compiled) return undefined
   const { plan, boundBy } = shown
   const chain = chainText(decidingChain(compiled, plan), compiled, kitchen)
+  const decide = chain.many ? 'decide' : 'decides'
   // Nothing is proven of it, or it keeps not even all limits.
   if (shown.least || (plan.bound === 0 && plan.status !== 'optimal'))
     return {
-      short: `${chain.dishes} decide the finish (the red hairline).`,
+      short: `${chain.dishes} ${decide} the finish (the red hairline).`,
       steps: `${chain.steps}.`,
     }
   const proof =
     plan.status === 'optimal'
       ? 'Nothing shorter exists'
       : `No plan can be done before ${clock(plan.bound)}`
-  const words = inKitchenWords(boundBy, compiled, kitchen)
+  const words = inKitchenWords(boundBy, compiled, kitchen, props.session.start)
   return {
-    short: `${chain.dishes} decide the finish (the red hairline). ${proof}, proven by ${words}.`,
+    short: `${chain.dishes} ${decide} the finish (the red hairline). ${proof}, proven by ${words}.`,
     steps: `${chain.steps}.`,
   }
 })

@@ -164,6 +164,6 @@ label {
   background: rgb(var(--v-theme-surface));
 }
 .bad ul {
-  margin-left: 18px;
+  padding-left: 18px;
 }
 </style>

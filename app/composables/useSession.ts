@@ -70,7 +70,7 @@ export function useSession() {
     if (!there?.least || !made || !place || there.problem !== problemMark.value) return []
     if (there.plan.activities.length) return []
     return brokenWords(made.problem, there.least.broken, spanText).map((words) =>
-      inKitchenWords(words, made, place),
+      inKitchenWords(words, made, place, session.value!.start),
     )
   })
 

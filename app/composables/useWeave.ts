@@ -10,6 +10,8 @@ const TOP = 8
 const LANE = 21
 const GAP = 5
 const GROUP_GAP = 15
+/** A letter of a heading is about so wide. */
+const LETTER = 7.5
 const HANDS_MOST = 190
 const HANDS_LEAST = 92
 
@@ -70,9 +72,14 @@ export function useWeave(input: {
       out.push({ id: cook.id, name, group: 'Hands', x, width: hands })
       x += hands + GAP
     }
-    let zone = ''
+    let zone: Strand['zone'] | undefined
+    let began = AXIS
     for (const strand of strands) {
-      if (strand.zone !== zone) x += GROUP_GAP
+      if (strand.zone !== zone) {
+        // Its heading is over its own strands, however few there are.
+        const heading = zone ? GROUPS[zone].length * LETTER + GAP : 0
+        x = began = Math.max(x + GROUP_GAP, began + heading)
+      }
       zone = strand.zone
       out.push({
         id: strand.id,

@@ -1,7 +1,7 @@
 import type { Kitchen } from '~~/core/kitchen'
 import type { WorkKind } from '~~/core/recipe'
 import type { CompiledSession } from '~~/core/session'
-import { spanText } from './useClock'
+import { clockTime, spanText } from './useClock'
 
 /** What a cook calls the kinds of work. */
 export const WORK_WORDS: Record<WorkKind, string> = {
@@ -44,14 +44,18 @@ export function minutesText(least: number, most: number): string {
 
 /**
  * What the planner says of a session, which knows steps, cooks and stations by their ids in quotes, as
- * the kitchen calls them. What is no id of theirs stays as it is.
+ * the kitchen calls them, and its seconds as times of the day and spans. What is no id of theirs stays.
  */
 export function inKitchenWords(
   words: string,
   { cards, dishes }: Pick<CompiledSession, 'cards' | 'dishes'>,
   { people, stations }: Pick<Kitchen, 'people' | 'stations'>,
+  start: string,
 ): string {
-  return words.replace(/"([^"]+)"(?: \(([^)]+)\))?/g, (whole, id: string, mode?: string) => {
+  const spoken = words
+    .replace(/\b(at|from|to) (\d+) s\b/g, (_, when, s) => `${when} ${clockTime(start, Number(s))}`)
+    .replace(/\b(\d+) s\b/g, (_, s) => spanText(Number(s)))
+  return spoken.replace(/"([^"]+)"(?: \(([^)]+)\))?/g, (whole, id: string, mode?: string) => {
     const rest = mode === undefined ? '' : ` (${mode})`
     const card = cards[id]
     if (!card) {

@@ -20,7 +20,7 @@ const refusal = computed(() => {
   if (planning.running || !compiled.value || !kitchen.value) return []
   const proven = kept.value?.problem === problemMark.value ? kept.value?.plan.reasons : undefined
   const [made, place] = [compiled.value, kitchen.value]
-  return (proven ?? []).map((words) => inKitchenWords(words, made, place))
+  return (proven ?? []).map((words) => inKitchenWords(words, made, place, session.value!.start))
 })
 const followed = ref<string>()
 

@@ -207,7 +207,7 @@ export function chainText(
   chain: readonly ChainLink[],
   compiled: CompiledSession,
   kitchen: Pick<Kitchen, 'people' | 'stations'>,
-): { dishes: string; steps: string } {
+): { dishes: string; many: boolean; steps: string } {
   const name = (id: string | undefined) =>
     kitchen.people.find((p) => p.id === id)?.name ??
     kitchen.stations
@@ -231,8 +231,10 @@ export function chainText(
     }
   }
   const called = (dish: string) => compiled.dishes.find((d) => d.id === dish)?.name ?? dish
+  const dishes = [...new Set(parts.map((p) => called(p.dish)))]
   return {
-    dishes: [...new Set(parts.map((p) => called(p.dish)))].join(', then '),
+    dishes: dishes.join(', then '),
+    many: dishes.length > 1,
     steps: parts
       .map(
         ({ dish, why, deeds }, i) =>

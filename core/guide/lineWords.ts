@@ -1,9 +1,9 @@
 import type { Kitchen } from '../kitchen'
 import type { ActivityRun, Plan } from '../plan'
-import { lawOf, lowerFirst } from '../recipe'
+import { lawOf } from '../recipe'
 import type { Card, CompiledSession } from '../session'
 import { emptiedBy } from './places'
-import { cueIn, ENDING, listed, placeWords, withoutLead } from './words'
+import { cueIn, ENDING, listed, placeWords } from './words'
 
 /** Food that waits longer than this between steps is told where it stands. */
 const STANDS = 300
@@ -105,8 +105,7 @@ export class LineWords {
     const ending = this.staysOn(run.id) ? 'It stays on the heat' : (over ?? 'Done')
     if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
       return `The pressure is down: open it away from your face${then}`
-    const what = card.about ?? lowerFirst(withoutLead(words).replace(/[.\s]+$/, ''))
-    return `${ending}: ${what}${then}`
+    return `${ending}${card.about ? `: ${card.about}` : ''}${then}`
   }
 
   /** Whether the burner goes on under it for the next step in the same pot. */

@@ -58,13 +58,6 @@ export const mindingOf = (work: WorkKind, seconds: number) =>
     ? { kind: 'stir' as const, text: 'Stay near it, and stir now and then' }
     : MINDING[work]
 
-/** What a step says without when it is done: `while they boil, `. */
-export const withoutLead = (text: string) =>
-  text.replace(
-    /^(?:while|meanwhile|when|once|as|in the meantime|for the [a-z ]{2,30})\b[^,]{0,60},\s*/i,
-    '',
-  )
-
 /** The cue for done that the words of a step give. */
 export const cueIn = (text: string): string | undefined =>
   CUE.exec(text)?.[1]

@@ -21,7 +21,7 @@ describe('what a step is about', () => {
   it('is the meat, whatever was squeezed over it last', () => {
     expect(
       aboutOf('1 chicken\n1 lemon', 'Squeeze the lemon over the chicken. Roast it for 90 minutes.'),
-    ).toBe('the chicken and lemon')
+    ).toBe('the chicken')
   })
 
   it('is what there is most of, and of many things two', () => {
@@ -31,6 +31,28 @@ describe('what a step is about', () => {
         'Toss the ginger, carrots and potatoes together. Roast for 50 minutes.',
       ),
     ).toBe('the potatoes, carrots and the rest')
+  })
+
+  it('is what its own words call it, or those of the only step before', () => {
+    const flour = '500 g flour\n1 tsp salt\n200 ml milk'
+    expect(aboutOf(flour, 'Mix it all together and shape the loaf. Bake for 40 minutes.')).toBe(
+      'the loaf',
+    )
+    expect(
+      aboutOf(
+        '500 g minced beef\n100 g oats',
+        'Shape the beef and oats into patties. Bake the patties on a tray for 20 minutes.',
+      ),
+    ).toBe('the patties')
+  })
+
+  it('is all that is there where the words name one of several', () => {
+    expect(
+      aboutOf(
+        '500 g carrots\n400 g leeks',
+        'Slice the leeks. Roast the carrots and leeks for 30 minutes.',
+      ),
+    ).toBe('the carrots and leeks')
   })
 
   it('is nothing that has a name where only oil is heated', () => {

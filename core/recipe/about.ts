@@ -2,27 +2,71 @@ import { WITH_SPOONS } from '../quantity'
 import { comesFrom, foodLinks } from './flow'
 import type { Recipe } from './schema'
 import { isLiquid, isMeat } from './text/foods'
-import { isStaple } from './text/references'
+import { singular } from './text/ingredientLine'
+import { isStaple, PRODUCTS } from './text/references'
 
 type Ingredient = Recipe['ingredients'][number]
 
 /**
- * The food that each step is about, as one says it: `the duck legs`, `the onions and peppers`. Meat
- * and fish first, then what there is most of; none where nothing but oil, salt and water is in it.
+ * The food that each step is about, as one says it. What its own words or those of the only step before
+ * it call it (`the loaf`, `the patties`); else what is in it, meat and fish first, then what there is
+ * most of (`the onions and peppers`); none where nothing but oil, salt and water is in it.
  */
 export function aboutSteps(recipe: Recipe): Map<string, string> {
   const links = foodLinks(recipe)
+  const called = new Map(recipe.steps.map((s) => [s.id, calledIn(s.do, recipe)]))
+  const nameAt = (id: string, hops = 2): string | null | undefined => {
+    const own = called.get(id)
+    if (own !== undefined || !hops) return own
+    const before = links.filter((l) => l.to === id)
+    return before.length === 1 ? nameAt(before[0]!.from, hops - 1) : undefined
+  }
   return new Map(
     recipe.steps.flatMap((step) => {
       const inside = comesFrom(links, step.id)
-      const about = inWords(
-        new Set(recipe.steps.filter((s) => inside.has(s.id)).flatMap((s) => s.uses)),
-        recipe.ingredients,
-      )
+      const about =
+        nameAt(step.id) ??
+        inWords(
+          new Set(recipe.steps.filter((s) => inside.has(s.id)).flatMap((s) => s.uses)),
+          recipe.ingredients,
+        )
       return about === undefined ? [] : [[step.id, about] as const]
     }),
   )
 }
+
+/** Ends what `the` begins: one word more is of another thing. */
+const ENDS_A_NAME =
+  /^(?:and|or|with|in|into|on|onto|over|to|from|of|for|until|through|at|by|under|off|out)$/
+/** Something else stands beside it: its name alone would be half of what is meant. */
+const AND_MORE = /^(?:,? and\b|, (?:the )?[a-z]+(?:,| and\b))/
+
+/** What a step calls its food, `the bars`: the last that it names, and names alone; null: it names several. */
+function calledIn(text: string, recipe: Recipe): string | null | undefined {
+  // What shows that it is done is not what it is: "until the crumbs are brown".
+  const lower = text.toLowerCase().replace(/,? \b(?:until|when|while)\b.*/, '')
+  const own = new Set([
+    ...wordsOf(recipe.name),
+    ...recipe.ingredients.flatMap((i) => headOf(i.item)),
+  ])
+  let found: string | null | undefined = wordsOf(lower).some((w) => own.has(w)) ? null : undefined
+  for (const { index, 0: the } of lower.matchAll(/\bthe /g)) {
+    const after = lower.slice(index + the.length)
+    const words = /^[a-z-]+(?: [a-z-]+){0,2}/.exec(after)?.[0].split(' ') ?? []
+    const end = words.findIndex((w) => ENDS_A_NAME.test(w))
+    const name = (end < 0 ? words : words.slice(0, end)).map(singular)
+    const noun = name.findLastIndex((w) => PRODUCTS.has(w) || own.has(w))
+    if (noun < 0) continue
+    const said = words.slice(0, noun + 1).join(' ')
+    if (isStaple(said) || isLiquid(said)) continue
+    const rest = after.slice(said.length)
+    // "the carrots, onions and leeks", "the oil and the onions"
+    found = AND_MORE.test(rest) ? null : `the ${said}`
+  }
+  return found
+}
+const wordsOf = (text: string) => (text.toLowerCase().match(/[a-z-]{3,}/g) ?? []).map(singular)
+const headOf = (item: string) => wordsOf(item.replace(/\s*[,(].*$/, '')).slice(-1)
 
 function inWords(used: ReadonlySet<string>, all: readonly Ingredient[]): string | undefined {
   const food = all

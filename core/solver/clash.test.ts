@@ -43,7 +43,7 @@ describe('what an infeasible session founders on', () => {
       },
       [100, undefined],
     ).slice(1)
-    expect(parts.join('\n')).toContain('"oven" cannot be used from 100 to 160 s')
+    expect(parts.join('\n')).toContain('"oven" cannot be used from 100 s to 160 s')
     expect(parts.join('\n')).toContain('at most 50 s from "tart" to "loaf"')
     expect(parts.join('\n')).not.toContain('ana')
   })

@@ -47,7 +47,7 @@ function limitsOf(problem: Problem): Limit[] {
   problem.cooks.forEach((c, i) =>
     c.unavailable.forEach(([from, to], k) => {
       const cooks = problem.cooks.with(i, { ...c, unavailable: c.unavailable.toSpliced(k, 1) })
-      add(`"${c.id}" is away from ${from} to ${to} s`, { cooks })
+      add(`"${c.id}" is away from ${from} s to ${to} s`, { cooks })
     }),
   )
   problem.stations.forEach((s, i) =>
@@ -56,7 +56,7 @@ function limitsOf(problem: Problem): Limit[] {
         ...s,
         unavailable: s.unavailable.toSpliced(k, 1),
       })
-      add(`"${s.id}" cannot be used from ${from} to ${to} s`, { stations })
+      add(`"${s.id}" cannot be used from ${from} s to ${to} s`, { stations })
     }),
   )
   problem.relations.forEach((r, i) => {

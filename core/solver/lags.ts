@@ -26,25 +26,27 @@ export function requirements(model: Model, present: Uint8Array): Requirement[] {
     add(s, s + 1, a.min, () => `"${id}" takes at least ${a.min} s`)
     if (a.max < NEVER) add(s + 1, s, -a.max, () => `"${id}" takes at most ${a.max} s`)
     add(zero, s, a.release, () =>
-      a.fact ? `"${id}" began at ${a.release}` : `"${id}" starts at ${a.release} or later`,
+      a.fact ? `"${id}" began at ${a.release} s` : `"${id}" starts at ${a.release} s or later`,
     )
     add(
       zero,
       s + 1,
       a.earliestEnd,
-      () => `"${id}" waits for the oven, and ends at ${a.earliestEnd} or later`,
+      () => `"${id}" waits for the oven, and ends at ${a.earliestEnd} s or later`,
     )
     if (a.latestStart < NEVER)
       add(s, zero, -a.latestStart, () =>
-        a.fact ? `"${id}" began at ${a.release}` : `"${id}" starts at ${a.latestStart} or earlier`,
+        a.fact
+          ? `"${id}" began at ${a.release} s`
+          : `"${id}" starts at ${a.latestStart} s or earlier`,
       )
-    if (a.due < NEVER) add(s + 1, zero, -a.due, () => `"${id}" is due at ${a.due}`)
+    if (a.due < NEVER) add(s + 1, zero, -a.due, () => `"${id}" is due at ${a.due} s`)
     if (model.deadline < NEVER && !isOver(a))
       add(
         s + 1,
         zero,
         -model.deadline,
-        () => `everything ends by the deadline at ${model.deadline}`,
+        () => `everything ends by the deadline at ${model.deadline} s`,
       )
   }
   for (const e of model.edges) {
@@ -66,6 +68,7 @@ function edgeWords(model: Model, relation: number, weight: number): string {
   const r = model.problem.relations[relation]
   if (!r) return 'a hold ends after it begins'
   const end = (letter: string | undefined) => (letter === 'F' ? 'end' : 'start')
+  if (r.kind === 'FS' && weight === 0) return `"${r.to}" starts once "${r.from}" has ended`
   const points = `from the ${end(r.kind[0])} of "${r.from}" to the ${end(r.kind[1])} of "${r.to}"`
   return r.max !== undefined && weight === -r.max
     ? `at most ${r.max} s ${points}`

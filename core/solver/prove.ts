@@ -142,7 +142,7 @@ function absence(model: Model, a: MActivity, earliestStart: number, latestStart:
       })
       if (cooks.length && !free) {
         const who = cooks.map((c) => `"${problem.cooks[c]!.id}"`).join(' and ')
-        reason = `"${id}" needs ${phase.min} s of ${who}, to begin from ${from} to ${until}, and is blocked by their absence`
+        reason = `"${id}" needs ${phase.min} s of ${who}, to begin from ${from} s to ${until} s, and is blocked by their absence`
       }
       head += phase.min
       slack = Math.min(NEVER, slack + phase.max - phase.min)

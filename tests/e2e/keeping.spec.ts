@@ -3,6 +3,7 @@ import {
   FIRST_VISIT,
   freshKitchen,
   openPlanned,
+  giveRecipes,
   paste,
   stopPlanning,
   stored,
@@ -161,21 +162,7 @@ test('a file is added beside what is here, or takes its place, as one chooses', 
   await page.goto('/recipes')
   await paste(page, SOUP)
   const [soup] = await stored<object>(page, 'recipes')
-  const file = {
-    format: 'cadrum/household@1',
-    savedAt: '2027-03-20T08:00:00.000Z',
-    kitchens: [],
-    recipes: [{ ...soup, serves: 8 }],
-    sessions: [],
-    plans: [],
-    cooking: [],
-  }
-  const give = async () => {
-    const buffer = Buffer.from(JSON.stringify(file))
-    await page
-      .getByLabel('File to import')
-      .setInputFiles({ name: 'theirs.json', mimeType: 'application/json', buffer })
-  }
+  const give = () => giveRecipes(page, 'theirs.json', [{ ...soup, serves: 8 }])
   await give()
   await expect(page.getByTestId('import')).toContainText('Leek soup')
   await page.getByRole('button', { name: 'Add it beside' }).click()

@@ -58,6 +58,24 @@ export async function cookThese(page: Page, texts: readonly string[]) {
   }
 }
 
+/** Chooses a household's file that holds nothing but these recipes. */
+export async function giveRecipes(page: Page, name: string, recipes: readonly object[]) {
+  const file = {
+    format: 'cadrum/household@1',
+    savedAt: '2027-03-20T08:00:00.000Z',
+    kitchens: [],
+    recipes,
+    sessions: [],
+    plans: [],
+    cooking: [],
+  }
+  await page.getByLabel('File to import').setInputFiles({
+    name,
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file)),
+  })
+}
+
 /** What the browser keeps in one table: a reload at once may come before a change is written. */
 export function stored<T>(page: Page, table: string): Promise<T[]> {
   return page.evaluate(
