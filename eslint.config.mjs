@@ -22,16 +22,19 @@ const ROOMS = [
   'household',
 ]
 
-const nothingFrom = (group, message) => ({
-  'no-restricted-imports': ['error', { patterns: [{ group, message }] }],
-})
+const nothingFrom = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] })
 
-const roomRules = ROOMS.map((room, i) => ({
-  files: [`core/${room}/**/*.ts`],
-  ignores: ['**/*.test.ts'],
-  rules: nothingFrom(
-    [
-      ...ROOMS.slice(i + 1).flatMap((later) => [`../${later}`, `../${later}/*`, `../../${later}`]),
+/** What no room of core may import, and the rooms after its own. */
+const outside = (room) => {
+  const i = ROOMS.indexOf(room)
+  return {
+    group: [
+      ...ROOMS.slice(i + 1).flatMap((later) => [
+        `../${later}`,
+        `../${later}/**`,
+        `../../${later}`,
+        `../../${later}/**`,
+      ]),
       'vue',
       'pinia',
       'dexie',
@@ -43,8 +46,20 @@ const roomRules = ROOMS.map((room, i) => ({
       '**/demo',
       '**/demo/**',
     ],
-    `core/${room} may import only from the rooms before it: ${ROOMS.slice(0, i).join(', ')}`,
-  ),
+    message: `core/${room} may import only from the rooms before it: ${ROOMS.slice(0, i).join(', ')}`,
+  }
+}
+/** Another room is entered by its door. */
+const pastTheDoor = {
+  regex: `^(?:(?:\\.\\./)+|~~/core/|(?:\\.\\./)+core/)(?:${ROOMS.join('|')})/`,
+  message: 'what others may use of a room stands in its index.ts',
+}
+const SOURCE = { ignores: ['**/*.test.ts', '**/*.fixture.ts'] }
+
+const roomRules = ROOMS.map((room) => ({
+  files: [`core/${room}/**/*.ts`],
+  ...SOURCE,
+  rules: nothingFrom(outside(room), pastTheDoor),
 }))
 
 export default ts.config(
@@ -80,15 +95,48 @@ export default ts.config(
   ...roomRules,
   {
     files: ['core/plan/check/**/*.ts'],
-    ignores: ['**/*.test.ts'],
-    rules: nothingFrom(
-      ['**/solver', '**/solver/**', '**/session', '**/session/**'],
-      'the checker proves what the solver does, and shares nothing with it',
-    ),
+    ...SOURCE,
+    rules: nothingFrom(outside('plan'), pastTheDoor, {
+      group: ['**/solver', '**/solver/**', '**/session', '**/session/**'],
+      message: 'the checker proves what the solver does, and shares nothing with it',
+    }),
+  },
+  {
+    files: ['core/**/*.ts'],
+    ...SOURCE,
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        ...[
+          ['Math', 'random'],
+          ['Date', 'now'],
+          ['performance', 'now'],
+        ].map(([object, property]) => ({
+          object,
+          property,
+          message: 'core has no clock and no chance of its own: both are passed in',
+        })),
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'core has no clock of its own: an instant is passed in',
+        },
+      ],
+    },
+  },
+  {
+    files: ['app/**/*.{ts,vue}', 'demo/**/*.ts', 'core/testing/**/*.ts', 'bench/**/*.ts'],
+    ...SOURCE,
+    rules: nothingFrom(pastTheDoor),
   },
   {
     files: ['server/**/*.ts', 'bin/**/*.mjs'],
-    rules: nothingFrom(['**/app/**', '~/**'], 'servers and the command line stand on core alone'),
+    rules: nothingFrom(pastTheDoor, {
+      group: ['**/app/**', '~/**'],
+      message: 'servers and the command line stand on core alone',
+    }),
   },
   prettier,
 )

@@ -1,8 +1,6 @@
-import { breachText, checkPlan, progressAt, type Plan } from '../core/plan'
+import { breachText, checkPlan, objectiveValue, progressAt, type Plan } from '../core/plan'
 import { readProblem, type Problem } from '../core/problem'
 import { startSolving } from '../core/solver'
-import { buildModel } from '../core/solver/buildModel'
-import { valuesOfBody } from '../core/solver/objective'
 import { jobShop, jobShopNames } from './jobShops'
 import { everyFeature } from './everyFeature'
 import { homeSession } from './sessions'
@@ -74,7 +72,7 @@ export function measure(name: string, problem: Problem, seconds: number): Row {
     boundAt: atMarks(bounds),
     makespan: plan.makespan,
     bound: plan.bound,
-    idleS: valuesOfBody(buildModel({ ...problem, objective: ['handsSpread'] }), plan)[0]!,
+    idleS: objectiveValue(problem, plan, 'handsSpread'),
     provenS: provenS === null ? null : Math.round(provenS * 10) / 10,
     again: { firstMs: firstOf(again), after1S: valueAt(again, 1) },
   }
@@ -88,11 +86,14 @@ const firstOf = (trail: Trail) => (trail[0] ? Math.round(trail[0][0] * 1000) : -
 const valueAt = (trail: Trail, seconds: number) =>
   trail.filter(([t]) => t <= seconds).at(-1)?.[1] ?? NaN
 
+const clock = () => performance.now()
+
 function timed(name: string, problem: Problem, seconds: number, seed: number) {
   const began = performance.now()
   const elapsed = () => (performance.now() - began) / 1000
   const trail: Trail = []
   const run = startSolving(problem, {
+    clock,
     seconds,
     seed,
     onImprovement: (plan) => trail.push([elapsed(), plan.makespan]),
@@ -117,7 +118,7 @@ function replan(name: string, problem: Problem, plan: Plan): number {
   const reading = readProblem({ ...problem, progress })
   if (!reading.ok) throw new Error(`${name}: ${JSON.stringify(reading.issues)}`)
   const began = performance.now()
-  const run = startSolving(reading.value, { seconds: 10, seed: 1 })
+  const run = startSolving(reading.value, { clock, seconds: 10, seed: 1 })
   while (!run.plan().activities.length && run.advance(1));
   const ms = performance.now() - began
   const breaches = checkPlan(reading.value, run.plan())

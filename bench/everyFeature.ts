@@ -1,5 +1,5 @@
 import { readProblem, type Problem, type ProblemInput } from '../core/problem'
-import { below, seeded, type Random } from '../core/solver/random'
+import { below, seeded, type Random } from '../core/solver'
 
 type ActivityInput = ProblemInput['activities'][number]
 type ModeInput = ActivityInput['modes'][number]

@@ -1,7 +1,7 @@
 import type { Problem } from '../core/problem'
 import { recipeSchema, type Recipe } from '../core/recipe'
 import { compileSession, type Session } from '../core/session'
-import { seeded, below } from '../core/solver/random'
+import { seeded, below } from '../core/solver'
 import { demoKitchen, demoRecipes, demoSession } from '../demo'
 
 /**

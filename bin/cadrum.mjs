@@ -1,5 +1,7 @@
 #!/usr/bin/env node
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { parseArgs } from 'node:util'
+import { addDays, addSeconds, format, parseISO } from 'date-fns'
 import { loadCore } from './core.mjs'
 import { MOST_THREADS, solveThreads } from './solveThreads.mjs'
 
@@ -42,7 +44,7 @@ async function plan(args) {
   ])
   if (files.length !== 1) fail(USAGE)
   const problem = unwrap(core.readProblem(readJson(files[0])))
-  const options = { seed: whole(flags, 'seed', 1, -2147483648) }
+  const options = { clock: () => performance.now(), seed: whole(flags, 'seed', 1, -2147483648) }
   if (flags.iterations !== undefined) options.iterations = whole(flags, 'iterations', 0, 1)
   if (flags.seconds !== undefined || options.iterations === undefined)
     options.seconds = number(flags, 'seconds', 5)
@@ -136,11 +138,7 @@ function session(args) {
 }
 
 /** Nine in the morning of the next day. */
-function tomorrow() {
-  const day = new Date(Date.now() + 24 * 3600 * 1000)
-  const two = (n) => String(n).padStart(2, '0')
-  return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}T09:00`
-}
+const tomorrow = () => format(addDays(new Date(), 1), "yyyy-MM-dd'T'09:00")
 
 /** Fields of a line as it is printed for other programs. */
 const TOLD = [
@@ -166,11 +164,7 @@ function list(args) {
   const breaches = core.checkPlan(compiled.problem, given)
   if (breaches.length)
     fail(`${files[1]}: is no plan for this session: ${core.breachText(breaches[0])}`)
-  const [hours, minutes] = held.session.start.slice(11).split(':').map(Number)
-  const clock = (seconds) => {
-    const at = hours * 60 + minutes + Math.floor(seconds / 60)
-    return `${Math.floor(at / 60) % 24}:${String(at % 60).padStart(2, '0')}`
-  }
+  const clock = (seconds) => format(addSeconds(parseISO(held.session.start), seconds), 'H:mm')
   const lines = core.instructions(given, compiled, held.kitchen, { clock })
   if (flags.json) {
     for (const l of lines)
@@ -203,23 +197,17 @@ function formats(args) {
 }
 
 function parse(args, allowed, switches = []) {
-  const files = []
-  const flags = {}
-  for (let i = 0; i < args.length; i++) {
-    if (!args[i].startsWith('--')) files.push(args[i])
-    else {
-      const [name, inline] = args[i].slice(2).split('=', 2)
-      if (switches.includes(name)) {
-        flags[name] = true
-        continue
-      }
-      if (!allowed.includes(name)) fail(`unknown option --${name}\n${USAGE}`)
-      const value = inline ?? args[++i]
-      if (value === undefined) fail(`--${name} wants a value\n${USAGE}`)
-      flags[name] = value
-    }
+  const of = (type) => (name) => [name, { type }]
+  try {
+    const { values, positionals } = parseArgs({
+      args,
+      allowPositionals: true,
+      options: Object.fromEntries([...allowed.map(of('string')), ...switches.map(of('boolean'))]),
+    })
+    return { files: positionals, flags: values }
+  } catch (error) {
+    return fail(`${error.message}\n${USAGE}`)
   }
-  return { files, flags }
 }
 
 function number(flags, name, otherwise) {

@@ -57,6 +57,7 @@ async function work() {
   const core = await loadCore('core/cli.ts', 'plan')
   let stopped = false
   const run = core.startSolving(problem, {
+    clock: () => performance.now(),
     seconds,
     seed,
     signal: {

@@ -63,6 +63,7 @@ const planner = {
     const began = performance.now()
     const run = startSolving(problem, {
       ...options,
+      clock: () => performance.now(),
       signal: {
         get aborted() {
           return stopped

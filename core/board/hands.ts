@@ -1,6 +1,5 @@
-import type { Plan } from '../plan'
+import { handsSpread, type Plan } from '../plan'
 import type { CompiledSession } from '../session'
-import { handsSpread } from '../solver/objective'
 
 /** One stretch of a cook's hands: a phase of an activity, or washing something up. */
 export interface Handwork {

@@ -12,5 +12,5 @@ export {
   type Plan,
   type PlanStatus,
 } from './schema'
-export { compareValues, objectiveValue, valuesOfPlan, wantsMore } from './values'
+export { compareValues, handsSpread, objectiveValue, valuesOfPlan, wantsMore } from './values'
 export { brokenWords, limitsOf, NONE, relaxed, type Broken, type Limit } from './limits'

@@ -29,13 +29,7 @@ export function objectiveValue(problem: Problem, plan: Plan, name: ObjectiveName
     case 'handsFree':
       return Math.max(0, ...hands().map((h) => h.to))
     case 'handsSpread':
-      return problem.cooks.reduce((sum, { id }) => {
-        const own = hands().filter((h) => h.cook === id)
-        if (!own.length) return sum
-        const from = Math.min(...own.map((h) => h.from))
-        const to = Math.max(...own.map((h) => h.to))
-        return sum + to - from - own.reduce((work, h) => work + h.to - h.from, 0)
-      }, 0)
+      return handsSpread(hands(), ({ from, to }) => to - from)
     case 'cost':
       return problem.choices.reduce(
         (sum, c) => sum + (c.options.find((o) => o.id === ownValue(plan.choices, c.id))?.cost ?? 0),
@@ -46,6 +40,26 @@ export function objectiveValue(problem: Problem, plan: Plan, name: ObjectiveName
     case 'lateStart':
       return runs.length ? Math.min(...runs.map((r) => r.start)) : 0
   }
+}
+
+/**
+ * Seconds from each cook's first hands work to the last, less what `busyOf` counts as work, summed
+ * over all cooks.
+ */
+export function handsSpread<T extends { cook: string; from: number; to: number }>(
+  work: readonly T[],
+  busyOf: (stretch: T) => number,
+): number {
+  const first = new Map<string, number>()
+  const last = new Map<string, number>()
+  let busy = 0
+  for (const stretch of work) {
+    const { cook, from, to } = stretch
+    first.set(cook, Math.min(first.get(cook) ?? Infinity, from))
+    last.set(cook, Math.max(last.get(cook) ?? 0, to))
+    busy += busyOf(stretch)
+  }
+  return [...first].reduce((sum, [cook, f]) => sum + last.get(cook)! - f, 0) - busy
 }
 
 /** Whether more of an objective is better: only of the start, which is to be late. */

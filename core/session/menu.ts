@@ -1,3 +1,4 @@
+import { addDays, differenceInCalendarDays, format, getISODay, parseISO } from 'date-fns'
 import { mainOf, type Recipe } from '../recipe'
 import type { Evening, Session, SessionDish } from './schema'
 
@@ -135,22 +136,20 @@ export const withEaten = (session: Session, recipe: string, day: string, on: boo
 
 /** So many evenings from the day of the session on: short from Monday to Thursday. */
 export function eveningsFrom(start: string, count: number, eaters: number): Evening[] {
-  const first = Date.parse(`${start.slice(0, 10)}T00:00Z`)
+  const first = parseISO(start.slice(0, 10))
   return Array.from({ length: count }, (_, k) => {
-    const date = new Date(first + k * DAY)
-    const weekday = date.getUTCDay()
+    const date = addDays(first, k)
     return {
-      day: date.toISOString().slice(0, 10),
-      time: weekday >= 1 && weekday <= 4 ? 'short' : 'long',
+      day: format(date, 'yyyy-MM-dd'),
+      time: getISODay(date) <= 4 ? 'short' : 'long',
       eaters,
     }
   })
 }
 
-const DAY = 24 * 3600 * 1000
 /** Days from the session to an evening. */
 export const daysAfter = (start: string, day: string): number =>
-  Math.round((Date.parse(`${day}T00:00Z`) - Date.parse(`${start.slice(0, 10)}T00:00Z`)) / DAY)
+  differenceInCalendarDays(parseISO(day), parseISO(start))
 
 function keepingOf(dish: SessionDish, recipe: Recipe): Pick<MenuDish, 'kept' | 'days' | 'source'> {
   const kept = dish.to ?? recipe.store?.place ?? 'fridge'

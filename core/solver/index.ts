@@ -1,2 +1,3 @@
 export { leastBad, type LeastBad } from './leastBad'
 export { solve, startSolving, type Run, type SolveOptions } from './solve'
+export { below, seeded, type Random } from './random'

@@ -1,3 +1,4 @@
+import { handsSpread } from '../plan'
 import { ownValue, type ObjectiveName } from '../problem'
 import type { PlanBody } from './emit'
 import { isOver, NEVER, type Model } from './model'
@@ -79,27 +80,7 @@ function hands(model: Model, body: PlanBody, counted: PlanBody['activities']): H
 }
 
 /**
- * Seconds from each cook's first hands work to the last, less what `busyOf` counts as work, summed
- * over all cooks.
- */
-export function handsSpread<T extends { cook: string; from: number; to: number }>(
-  work: readonly T[],
-  busyOf: (stretch: T) => number,
-): number {
-  const first = new Map<string, number>()
-  const last = new Map<string, number>()
-  let busy = 0
-  for (const stretch of work) {
-    const { cook, from, to } = stretch
-    first.set(cook, Math.min(first.get(cook) ?? Infinity, from))
-    last.set(cook, Math.max(last.get(cook) ?? 0, to))
-    busy += busyOf(stretch)
-  }
-  return [...first].reduce((sum, [cook, f]) => sum + last.get(cook)! - f, 0) - busy
-}
-
-/**
- * The same for a schedule of a session that has not begun, without making a plan of it first: a
+ * The values for a schedule of a session that has not begun, without making a plan of it first: a
  * search asks after every decode, and makes plans of few.
  */
 export function valuesOfSchedule(model: Model, schedule: Schedule): number[] {

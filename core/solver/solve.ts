@@ -24,7 +24,7 @@ export interface SolveOptions {
   onImprovement?: (plan: Plan) => void
   /** Stops the search early; the best plan so far comes back. */
   signal?: { readonly aborted: boolean }
-  /** Milliseconds of any steady clock. */
+  /** Milliseconds of any steady clock; a limit of seconds needs one. */
   clock?: () => number
 }
 
@@ -59,12 +59,13 @@ export interface Run {
 }
 
 export function startSolving(problem: Problem, options: SolveOptions = {}): Run {
-  const clock = options.clock ?? (() => performance.now())
+  const clock = options.clock ?? (() => 0)
   const seed = options.seed ?? 1
   const began = clock()
   const search = new Search(problem, seed, options.previous)
   const iterations = options.iterations ?? Infinity
   const seconds = options.seconds ?? (options.iterations === undefined ? 5 : Infinity)
+  if (seconds < Infinity && !options.clock) throw new Error('a limit of seconds needs a clock')
   const until = began + seconds * 1000
   if (seconds < Infinity) search.expired = (milliseconds) => clock() + milliseconds >= until
 

@@ -1,7 +1,6 @@
 import { checkPlan, objectiveValue, progressAt, wantsMore, type Plan } from '../plan'
 import { objectiveName, readProblem, type Problem } from '../problem'
-import { solve } from '../solver'
-import { below, seeded } from '../solver/random'
+import { below, seeded, solve } from '../solver'
 import { randomProblem } from './randomProblem'
 
 /** Something false that the engine said of a problem, with the problem, to be made a test. */

@@ -1,5 +1,5 @@
 import { readProblem, type Problem, type ProblemInput } from '../problem'
-import { below, seeded } from '../solver/random'
+import { below, seeded } from '../solver'
 
 type ActivityInput = ProblemInput['activities'][number]
 
