@@ -5,6 +5,7 @@ import type { Kitchen } from '~~/core/kitchen'
 import { cookView, type Cooking, type Task } from '~~/core/logbook'
 import type { CompiledSession } from '~~/core/session'
 import { spanText, timerText } from '~/composables/useClock'
+import { standsAt } from '~/composables/useMeasures'
 
 const props = defineProps<{
   name: string
@@ -41,7 +42,7 @@ const dishName = (id: string | undefined) =>
       <p v-if="where || line.celsius !== undefined" class="where">
         {{ where }}
         <template v-if="line.celsius !== undefined && line.kind !== 'oven'">
-          · {{ line.celsius }} °C</template
+          · {{ standsAt(line.celsius) }}</template
         >
       </p>
       <p v-if="line.amounts.length" class="uses">{{ line.amounts.join(' · ') }}</p>

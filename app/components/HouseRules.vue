@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { heatText } from '~/composables/useMeasures'
 import { USUAL_RULES, type HouseRules, type Kitchen } from '~~/core/kitchen'
 
 defineProps<{ rules: Kitchen['rules'] }>()
@@ -62,52 +63,35 @@ const set = (rules: Kitchen['rules'], patch: Partial<HouseRules>) =>
     <h2>House rules</h2>
     <fieldset v-for="c in CHOICES" :key="c.key">
       <legend>{{ c.title }}</legend>
-      <label v-for="o in c.options" :key="o.value"
-        ><input
-          type="radio"
-          :name="`rule-${c.key}`"
-          :value="o.value"
-          :checked="of(rules)[c.key] === o.value"
-          @change="set(rules, { [c.key]: o.value })"
-        />
-        <span
-          >{{ o.words }} <span class="quiet">{{ o.why }}</span></span
-        ></label
+      <v-radio-group
+        :model-value="of(rules)[c.key]"
+        :aria-label="c.title"
+        @update:model-value="set(rules, { [c.key]: $event })"
       >
+        <v-radio v-for="o in c.options" :key="o.value" :value="o.value">
+          <template #label
+            ><span
+              >{{ o.words }} <span class="quiet">{{ o.why }}</span></span
+            ></template
+          >
+        </v-radio>
+      </v-radio-group>
     </fieldset>
     <fieldset>
       <legend>Caution</legend>
-      <label
-        ><input
-          type="checkbox"
-          :checked="of(rules).hot"
-          @change="set(rules, { hot: ($event.target as HTMLInputElement).checked })"
-        />
-        <span
-          >above 32 °C in the kitchen
-          <span class="quiet"
-            >cooked food stands an hour at most, not two: germs grow faster. Follow local
-            guidance.</span
-          ></span
-        ></label
+      <CheckField
+        :value="of(rules).hot"
+        :label="`above ${heatText(32)} in the kitchen`"
+        @set="set(rules, { hot: $event })"
+        >cooked food stands an hour at most, not two: germs grow faster. Follow local
+        guidance.</CheckField
       >
-      <label
-        ><input
-          type="checkbox"
-          :checked="of(rules).cautions === 'strict'"
-          @change="
-            set(rules, {
-              cautions: ($event.target as HTMLInputElement).checked ? 'strict' : 'usual',
-            })
-          "
-        />
-        <span
-          >small children, old or ill people eat along
-          <span class="quiet"
-            >an hour at most, and a full minute of washing after raw food: a little of a germ harms
-            them more.</span
-          ></span
-        ></label
+      <CheckField
+        :value="of(rules).cautions === 'strict'"
+        label="small children, old or ill people eat along"
+        @set="set(rules, { cautions: $event ? 'strict' : 'usual' })"
+        >an hour at most, and a full minute of washing after raw food: a little of a germ harms them
+        more.</CheckField
       >
     </fieldset>
   </section>
@@ -126,13 +110,7 @@ legend {
   margin-top: 8px;
   font-weight: 650;
 }
-label {
-  display: flex;
-  gap: 8px;
-  align-items: baseline;
-  min-height: 30px;
-}
-.quiet {
+.rules :deep(.quiet) {
   font-size: 0.88rem;
 }
 </style>

@@ -16,7 +16,7 @@ const notices = useNotices()
 const saving = useSaving()
 const { demo, swap } = useReplacing()
 const picker = ref<HTMLInputElement>()
-const asking = ref<'import' | 'wipe' | 'states'>()
+const asking = ref<'import' | 'wipe' | 'states' | 'measures'>()
 const file = shallowRef<{ name: string; household: Household }>()
 const open = computed({
   get: () => asking.value !== undefined,
@@ -92,6 +92,12 @@ const goTo = (id: string) => saving.write('which session is open', () => openSes
         />
         <v-divider />
       </template>
+      <v-list-item
+        title="Measures and clock"
+        subtitle="Grams or cups, °C or °F, 24 or 12 hours"
+        @click="asking = 'measures'"
+      />
+      <v-divider />
       <v-list-item title="Export everything" subtitle="One file, yours" @click="exportAll" />
       <v-list-item
         title="Import a file"
@@ -114,6 +120,7 @@ const goTo = (id: string) => saving.write('which session is open', () => openSes
   <v-dialog v-model="open" max-width="560" scrollable>
     <HouseholdImport v-if="asking === 'import' && file" v-bind="file" @close="asking = undefined" />
     <HouseholdWipe v-else-if="asking === 'wipe'" @close="asking = undefined" />
+    <HouseholdMeasures v-else-if="asking === 'measures'" @close="asking = undefined" />
     <HouseholdStates v-else-if="asking === 'states'" @close="asking = undefined" />
   </v-dialog>
   <input

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { contentsOf } from '~~/core/household'
+import { timeOf } from '~/composables/useMeasures'
 import { useLive } from '~/composables/useLive'
 import { useReplacing } from '~/composables/useReplacing'
 import { database } from '~/database/database'
@@ -15,7 +16,7 @@ const states = useLive(async () => {
   const all = await database.states.reverse().toArray()
   return all.map(({ id, at, before, household }) => ({
     id,
-    when: format(at, 'EEEE d MMMM, HH:mm'),
+    when: `${format(at, 'EEEE d MMMM')}, ${timeOf(new Date(at))}`,
     before,
     holds: list.format(contentsOf(household)),
     now: sameHousehold(now, household),

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
 import { ref, watch } from 'vue'
 import type { Kitchen, Person } from '~~/core/kitchen'
+import { clockText, timeTyped } from '~/composables/useMeasures'
 
 const props = defineProps<{ people: Kitchen['people'] }>()
 const emit = defineEmits<{
@@ -13,30 +15,47 @@ const SKILLS = { knife: 'knife', heat: 'hob and oven', raw: 'raw meat', simple: 
 /** A helper does what its own caution allows: nothing with knives, heat or raw food. */
 const withPractice = (practice: Person['practice']): Partial<Person> =>
   practice === 'helper' ? { practice, skills: ['simple'] } : { practice }
-const PRACTICE = {
+const PRACTICE: Record<Person['practice'], string> = {
   practised: 'practised',
   learning: 'learning: a fifth less at once',
   helper: 'helper: little at once',
 }
 
-const PACES = { 80: 'quick', 100: 'as recipes say', 130: 'a third slower', 160: 'much slower' }
+const PACES = [
+  { value: 80, title: 'quick' },
+  { value: 100, title: 'as fast as recipes say' },
+  { value: 130, title: 'a third slower' },
+  { value: 160, title: 'much slower' },
+]
+const open = ref<string>()
+const list = new Intl.ListFormat('en', { type: 'conjunction' })
+/** What one wants to know of somebody at a glance. */
+function wordsOf(p: Person): string {
+  const all = Object.keys(SKILLS) as (keyof typeof SKILLS)[]
+  const lacking = all.filter((s) => !p.skills.includes(s)).map((s) => SKILLS[s])
+  const hours = [p.from && `from ${clockText(p.from)}`, p.until && `until ${clockText(p.until)}`]
+  return [
+    p.practice,
+    lacking.length && `no ${list.format(lacking)}`,
+    p.pace && p.pace !== 100 && PACES.find((x) => x.value === p.pace)?.title,
+    hours.filter(Boolean).join(' '),
+    p.away?.length && `away ${awayText(p)}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
 const wrong = ref<Record<string, string>>({})
-const awayText = (p: Person) => (p.away ?? []).map((a) => `${a.from}–${a.to}`).join(', ')
+const awayText = (p: Person) =>
+  (p.away ?? []).map((a) => `${clockText(a.from)}–${clockText(a.to)}`).join(', ')
 
 /** `12:00–13:00, 15:30-16`: times away as one writes them. */
 function setAway(person: Person, typed: string) {
-  const clock = (text: string) =>
-    /^\d{1,2}(:\d\d)?$/.test(text)
-      ? `${text.padStart(2, '0').replace(/^(\d):/, '0$1:')}${text.includes(':') ? '' : ':00'}`
-      : text
   const away = typed
     .split(/[,;]/)
     .map((part) => part.trim())
     .filter(Boolean)
-    .map((part) => part.split(/\s*(?:[-–—]|to)\s*/).map(clock))
-  const sound = away.every(
-    (a) => a.length === 2 && a.every((t) => /^(?:[01]\d|2[0-3]):[0-5]\d$/.test(t)) && a[0]! < a[1]!,
-  )
+    .map((part) => part.split(/\s*(?:[-–—]|to)\s*/).map(timeTyped))
+  const sound = away.every(([from, to, more]) => from && to && !more && from < to)
   wrong.value = {
     ...wrong.value,
     [person.id]: sound
@@ -81,83 +100,79 @@ function toggle(person: Person, skill: Person['skills'][number]) {
     <h2>Who cooks here</h2>
     <ul class="bare">
       <li v-for="p in people" :key="p.id" :data-test="`person-${p.id}`">
-        <TypedField
-          class="over"
-          :value="p.name"
-          :aria-label="`Name of ${p.name}`"
-          @commit="emit('edit', p.id, { name: $event })"
-        />
-        <select
-          class="inset"
-          :value="p.practice"
-          :aria-label="`${p.name}: practice`"
-          @change="
-            emit(
-              'edit',
-              p.id,
-              withPractice(($event.target as HTMLSelectElement).value as Person['practice']),
-            )
-          "
-        >
-          <option v-for="(word, key) in PRACTICE" :key="key" :value="key">{{ word }}</option>
-        </select>
-        <button
-          v-if="props.people.length > 1"
-          type="button"
-          :aria-label="`Take ${p.name} away`"
-          @click="emit('remove', p.id)"
-        >
-          ×
-        </button>
-        <span class="skills">
-          <label v-for="(word, key) in SKILLS" :key="key"
-            ><input type="checkbox" :checked="p.skills.includes(key)" @change="toggle(p, key)" />
-            {{ word }}</label
+        <div class="line">
+          <TypedField
+            as="text"
+            class="name"
+            :value="p.name"
+            :aria-label="`Name of ${p.name}`"
+            @commit="emit('edit', p.id, { name: $event })"
+          />
+          <span class="quiet words">{{ wordsOf(p) }}</span>
+          <IconButton
+            :icon="open === p.id ? mdiChevronUp : mdiChevronDown"
+            :label="`More about ${p.name}`"
+            :aria-expanded="open === p.id"
+            @click="open = open === p.id ? undefined : p.id"
+          />
+        </div>
+        <div v-if="open === p.id" class="facts">
+          <PickField
+            label="At the stove"
+            :value="p.practice"
+            :items="PRACTICE"
+            :aria-label="`${p.name}: practice`"
+            @pick="emit('edit', p.id, withPractice($event))"
+          />
+          <PickField
+            label="With a knife"
+            :value="p.pace ?? 100"
+            :items="PACES"
+            :aria-label="`${p.name}: pace`"
+            @pick="emit('edit', p.id, { pace: $event })"
+          />
+          <div class="skills wide">
+            <CheckField
+              v-for="(word, key) in SKILLS"
+              :key="key"
+              :value="p.skills.includes(key)"
+              :label="word"
+              @set="toggle(p, key)"
+            />
+          </div>
+          <HourField
+            label="There from"
+            :name="`${p.name}: there from`"
+            :value="p.from"
+            empty
+            @set="setHour(p, 'from', $event ?? '')"
+          />
+          <HourField
+            label="Until"
+            :name="`${p.name}: there until`"
+            :value="p.until"
+            empty
+            @set="setHour(p, 'until', $event ?? '')"
+          />
+          <TypedField
+            label="Away"
+            class="wide"
+            :value="awayText(p)"
+            placeholder="12:00–13:00"
+            :aria-label="`${p.name}: away`"
+            :aria-invalid="!!wrong[p.id]"
+            @commit="setAway(p, $event)"
+          />
+          <v-btn
+            v-if="people.length > 1"
+            size="small"
+            variant="text"
+            color="error"
+            :aria-label="`Take ${p.name} away`"
+            @click="emit('remove', p.id)"
+            >Does not cook here any more</v-btn
           >
-        </span>
-        <span class="skills hours">
-          <label
-            >pace
-            <select
-              class="inset"
-              :value="p.pace ?? 100"
-              :aria-label="`${p.name}: pace`"
-              @change="
-                emit('edit', p.id, { pace: Number(($event.target as HTMLSelectElement).value) })
-              "
-            >
-              <option v-for="(word, key) in PACES" :key="key" :value="key">{{ word }}</option>
-            </select></label
-          >
-          <label
-            >there from
-            <input
-              class="inset"
-              type="time"
-              :value="p.from ?? ''"
-              :aria-label="`${p.name}: there from`"
-              @change="setHour(p, 'from', ($event.target as HTMLInputElement).value)"
-          /></label>
-          <label
-            >until
-            <input
-              class="inset"
-              type="time"
-              :value="p.until ?? ''"
-              :aria-label="`${p.name}: there until`"
-              @change="setHour(p, 'until', ($event.target as HTMLInputElement).value)"
-          /></label>
-          <label
-            >away
-            <TypedField
-              class="inset away"
-              :value="awayText(p)"
-              placeholder="12:00–13:00"
-              :aria-label="`${p.name}: away`"
-              :aria-invalid="!!wrong[p.id]"
-              @commit="setAway(p, $event)"
-          /></label>
-        </span>
+        </div>
         <p v-if="wrong[p.id]" class="wrong" role="alert">{{ wrong[p.id] }}</p>
       </li>
     </ul>
@@ -165,61 +180,46 @@ function toggle(person: Person, skill: Person['skills'][number]) {
       A young helper: simple work only, no knives, no heat and no raw meat, which is how people get
       hurt.
     </p>
-    <button type="button" class="more" @click="emit('add')">+ somebody</button>
+    <v-btn class="more" size="small" variant="text" @click="emit('add')">+ somebody</v-btn>
   </section>
 </template>
 
 <style scoped>
-.people {
-  padding: 12px 16px;
-  border-top: 4px solid rgb(var(--v-theme-primary));
-  background: rgb(var(--v-theme-surface));
-}
 h2 {
   font-size: 1.15rem;
 }
 li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
-  align-items: center;
-  padding: 6px 0;
+  padding: 2px 0;
   border-bottom: 1px solid var(--hair);
 }
-.over {
-  width: 9em;
+.line {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 40px;
+}
+.line :deep(.name) {
+  flex: 0 1 8em;
+  min-width: 5em;
+}
+.words {
+  flex: 1;
+  font-size: 0.9rem;
+}
+.facts {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 6px 12px;
+  padding: 4px 8px 10px;
+}
+.facts > .wide,
+.facts > :deep(.wide) {
+  grid-column: 1 / -1;
 }
 .skills {
-  flex-basis: 100%;
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
-}
-.skills label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 30px;
-}
-.hours {
-  flex-basis: 100%;
-  font-size: 0.9rem;
-}
-.hours .inset {
-  padding: 4px 6px;
-  font-size: 0.9rem;
-  color-scheme: light dark;
-}
-.away {
-  width: 8.5em;
-}
-.wrong {
-  flex-basis: 100%;
-}
-li button {
-  min-width: 30px;
-  min-height: 32px;
-  margin-left: auto;
+  gap: 0 14px;
 }
 .quiet {
   margin: 6px 0;

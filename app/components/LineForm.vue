@@ -7,7 +7,13 @@ const line = defineModel<string>({ required: true })
 
 <template>
   <form @submit.prevent="emit('add', line)">
-    <input v-model="line" class="inset" :aria-label="label" :placeholder="example" />
+    <v-text-field
+      v-model="line"
+      class="line"
+      :aria-label="label"
+      :placeholder="example"
+      :error="wrong !== undefined"
+    />
     <v-btn type="submit" size="small" variant="text">{{ button }}</v-btn>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
   </form>
@@ -21,7 +27,7 @@ form {
   align-items: center;
   margin-top: 8px;
 }
-.inset {
+.line {
   flex: 1;
   min-width: 0;
 }

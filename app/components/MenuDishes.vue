@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiClose } from '@mdi/js'
 import type { Recipe } from '~~/core/recipe'
 import {
   aheadOf,
@@ -18,7 +19,6 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
 const { recipe, set, add, remove } = useSessionDishes(props, (edit) => emit('change', edit))
 const figures = (id: string) => props.dishes.find((d) => d.recipe === id)
-const PLACES = { tonight: 'tonight', fridge: 'fridge', freezer: 'freezer' }
 
 const ahead = (id: string) => {
   const r = recipe(id)
@@ -29,7 +29,18 @@ const setDone = (d: SessionDish, step: string, done: boolean) =>
 const setPlace = (id: string, place: string) =>
   set(id, { to: place === '' ? undefined : (place as SessionDish['to']) })
 /** Half batches, as far as there may be. */
-const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
+const BATCHES = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2).map((value) => ({
+  value,
+  title: `×${value}`,
+}))
+const GOES = [1, 2, 3, 4].map((value) => ({
+  value,
+  title: value === 1 ? 'at once' : `in ${value} goes`,
+}))
+const placesOf = (id: string) => [
+  { value: '', title: `${recipe(id)?.store?.place ?? 'anywhere'}, as written` },
+  ...['tonight', 'fridge', 'freezer'].map((value) => ({ value, title: value })),
+]
 </script>
 
 <template>
@@ -68,63 +79,51 @@ const STEPS = Array.from({ length: 2 * MOST_BATCHES }, (_, k) => (k + 1) / 2)
           </p>
         </div>
         <div class="how">
-          <select
-            class="inset"
+          <PickField
+            class="snug"
             :value="d.batches"
+            :items="BATCHES"
             :aria-label="`${recipe(d.recipe)?.name}: batches`"
-            @change="set(d.recipe, { batches: Number(($event.target as HTMLSelectElement).value) })"
-          >
-            <option v-for="b in STEPS" :key="b" :value="b">×{{ b }}</option>
-          </select>
-          <select
-            class="inset"
+            @pick="set(d.recipe, { batches: $event })"
+          />
+          <PickField
+            class="snug"
             :value="d.to ?? ''"
+            :items="placesOf(d.recipe)"
             :aria-label="`${recipe(d.recipe)?.name}: where it goes`"
-            @change="setPlace(d.recipe, ($event.target as HTMLSelectElement).value)"
-          >
-            <option value="">{{ recipe(d.recipe)?.store?.place ?? 'anywhere' }}, as written</option>
-            <option v-for="(word, key) in PLACES" :key="key" :value="key">{{ word }}</option>
-          </select>
-          <select
-            class="inset"
+            @pick="setPlace(d.recipe, $event)"
+          />
+          <PickField
+            class="snug"
             :value="d.goes ?? 1"
+            :items="GOES"
             :aria-label="`${recipe(d.recipe)?.name}: in how many goes`"
-            @change="set(d.recipe, { goes: Number(($event.target as HTMLSelectElement).value) })"
-          >
-            <option :value="1">at once</option>
-            <option v-for="g in [2, 3, 4]" :key="g" :value="g">in {{ g }} goes</option>
-          </select>
-          <label
-            ><input
-              type="checkbox"
-              :checked="d.must ?? false"
-              :aria-label="`${recipe(d.recipe)?.name} must be made`"
-              @change="set(d.recipe, { must: ($event.target as HTMLInputElement).checked })"
-            />
-            must</label
-          >
+            @pick="set(d.recipe, { goes: $event })"
+          />
+          <CheckField
+            :value="d.must ?? false"
+            label="must"
+            :aria-label="`${recipe(d.recipe)?.name} must be made`"
+            @set="set(d.recipe, { must: $event })"
+          />
           <details v-if="ahead(d.recipe).length" class="before">
             <summary>done before{{ d.done?.length ? `: ${d.done.length}` : '' }}</summary>
-            <label v-for="s in ahead(d.recipe)" :key="s.id"
-              ><input
-                type="checkbox"
-                :checked="d.done?.includes(s.id) ?? false"
-                @change="setDone(d, s.id, ($event.target as HTMLInputElement).checked)"
-              />
-              {{ s.do }}
-              <span class="quiet"
-                >up to {{ s.ahead.days }} {{ s.ahead.days === 1 ? 'day' : 'days'
-                }}{{ s.ahead.how ? `, ${s.ahead.how}` : '' }}</span
-              ></label
+            <CheckField
+              v-for="s in ahead(d.recipe)"
+              :key="s.id"
+              :value="d.done?.includes(s.id) ?? false"
+              :label="s.do"
+              @set="setDone(d, s.id, $event)"
+              >up to {{ s.ahead.days }} {{ s.ahead.days === 1 ? 'day' : 'days'
+              }}{{ s.ahead.how ? `, ${s.ahead.how}` : '' }}</CheckField
             >
           </details>
-          <button
-            type="button"
-            :aria-label="`Leave out ${recipe(d.recipe)?.name}`"
+          <IconButton
+            class="out"
+            :icon="mdiClose"
+            :label="`Leave out ${recipe(d.recipe)?.name}`"
             @click="remove(d.recipe)"
-          >
-            ×
-          </button>
+          />
         </div>
       </li>
     </ul>
@@ -159,30 +158,7 @@ li {
   grid-column: 2;
   font-size: 0.9rem;
 }
-.how select {
-  padding: 3px 2px;
-  border-color: transparent;
-  border-bottom: 1px dotted var(--quiet);
-  border-radius: 0;
-  background-color: transparent;
-  font-size: 0.9rem;
-}
-.how select:hover {
-  border-color: var(--quiet);
-}
-.how label {
-  display: flex;
-  gap: 5px;
-  align-items: center;
-  min-height: 30px;
-}
-.how .before label {
-  flex-wrap: wrap;
-  gap: 2px 6px;
-}
-.how button {
-  min-width: 30px;
-  min-height: 30px;
+.how .out {
   margin-left: auto;
 }
 </style>

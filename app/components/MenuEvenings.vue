@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { format, parseISO } from 'date-fns'
+import { mdiClose } from '@mdi/js'
 import { ref } from 'vue'
 import type { Recipe } from '~~/core/recipe'
+import { dayText } from '~/composables/useMeasures'
 import { eveningsFrom, withDish, withEaten, type MenuEvening, type Session } from '~~/core/session'
 
 const props = defineProps<{
@@ -17,7 +18,7 @@ const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
 
 const recipe = (id: string) => props.recipes.find((r) => r.id === id)
 const wrong = ref<Record<string, string>>({})
-const dayText = (day: string) => format(parseISO(day), 'EEE d MMM')
+const dayName = (day: string) => dayText(day, 'EEE d MMM')
 
 /** One evening more at the end; the first is that of the session itself. */
 const more = (count: number) =>
@@ -49,7 +50,9 @@ const eat = (id: string, day: string, on: boolean) =>
 const freeze = (ids: string[]) =>
   emit('change', (s) => ids.reduce((now, id) => withDish(now, id, { to: 'freezer' }), s))
 const others = (evening: MenuEvening) =>
-  props.session.dishes.filter((d) => !evening.dishes.includes(d.recipe))
+  props.session.dishes
+    .filter((d) => !evening.dishes.includes(d.recipe))
+    .map((d) => ({ value: d.recipe, title: recipe(d.recipe)?.name ?? d.recipe }))
 </script>
 
 <template>
@@ -57,54 +60,39 @@ const others = (evening: MenuEvening) =>
     <ol class="bare">
       <li v-for="e in evenings" :key="e.day" :class="e.time" :data-test="`evening-${e.day}`">
         <div class="day">
-          <strong>{{ dayText(e.day) }}</strong>
-          <button
-            type="button"
-            class="time"
-            :aria-label="`${dayText(e.day)} is a ${e.time} evening: make it ${e.time === 'short' ? 'long' : 'short'}`"
+          <strong>{{ dayName(e.day) }}</strong>
+          <v-btn
+            class="pressed time"
+            variant="text"
+            :aria-label="`${dayName(e.day)} is a ${e.time} evening: make it ${e.time === 'short' ? 'long' : 'short'}`"
             @click="set(e.day, { time: e.time === 'short' ? 'long' : 'short' })"
           >
             {{ e.time }}
-          </button>
-          <label class="quiet"
-            ><TypedField
-              class="inset"
-              :value="e.eaters"
-              inputmode="numeric"
-              :aria-label="`${dayText(e.day)}: how many eat`"
-              :aria-invalid="!!wrong[e.day]"
-              @commit="setEaters(e.day, $event)"
-            />
-            eat</label
-          >
+          </v-btn>
+          <TypedField
+            unit="eat"
+            :value="e.eaters"
+            inputmode="numeric"
+            :aria-label="`${dayName(e.day)}: how many eat`"
+            :aria-invalid="!!wrong[e.day]"
+            @commit="setEaters(e.day, $event)"
+          />
         </div>
         <div class="what">
           <span v-for="id in e.dishes" :key="id" class="dish">
             <DishMark :mark="recipe(id)?.mark ?? '??'" :index="order.indexOf(id)" />
             {{ recipe(id)?.name ?? id }}
-            <button
-              type="button"
-              :aria-label="`${dayText(e.day)} without ${recipe(id)?.name}`"
+            <IconButton
+              :icon="mdiClose"
+              :label="`${dayName(e.day)} without ${recipe(id)?.name}`"
               @click="eat(id, e.day, false)"
-            >
-              ×
-            </button>
+            />
           </span>
-          <select
-            v-if="others(e).length"
-            class="inset"
-            :value="''"
-            :aria-label="`${dayText(e.day)}: another dish`"
-            @change="
-              eat(($event.target as HTMLSelectElement).value, e.day, true)
-              ;($event.target as HTMLSelectElement).value = ''
-            "
-          >
-            <option value="">{{ e.dishes.length ? 'and …' : 'nothing yet …' }}</option>
-            <option v-for="d in others(e)" :key="d.recipe" :value="d.recipe">
-              {{ recipe(d.recipe)?.name ?? d.recipe }}
-            </option>
-          </select>
+          <AddMenu
+            :items="others(e)"
+            :label="`${dayName(e.day)}: another dish`"
+            @pick="eat($event, e.day, true)"
+          />
           <p v-if="wrong[e.day]" class="wrong" role="alert">{{ wrong[e.day] }}</p>
           <p v-if="e.late.length" class="wrong" data-test="late">
             {{ e.late.map((id) => recipe(id)?.name).join(' and ') }} will not keep till then.
@@ -112,21 +100,14 @@ const others = (evening: MenuEvening) =>
           </p>
           <p v-if="e.again" class="quiet small">{{ e.again }} again, as the evening before.</p>
         </div>
-        <button
-          type="button"
-          class="drop"
-          :aria-label="`Not for ${dayText(e.day)}`"
-          @click="drop(e.day)"
-        >
-          ×
-        </button>
+        <IconButton :icon="mdiClose" :label="`Not for ${dayName(e.day)}`" @click="drop(e.day)" />
       </li>
     </ol>
     <div class="buttons">
-      <button type="button" class="more" @click="more(1)">+ an evening</button>
-      <button v-if="!evenings.length" type="button" class="more" @click="more(7)">
+      <v-btn class="more" size="small" variant="text" @click="more(1)">+ an evening</v-btn>
+      <v-btn v-if="!evenings.length" class="more" size="small" variant="text" @click="more(7)">
         + the next seven
-      </button>
+      </v-btn>
     </div>
   </section>
 </template>
@@ -161,40 +142,13 @@ li.long {
   width: 6.4em;
   white-space: nowrap;
 }
-.day .inset {
-  width: 2.8em;
-  padding: 4px 6px;
-}
-.day label {
-  white-space: nowrap;
-  font-size: 0.9rem;
-}
-button.time:not(.v-btn) {
-  min-height: 30px;
+.time {
   width: 3em;
   border-bottom: 1px dotted var(--quiet);
-  text-align: left;
 }
 .dish {
   padding: 2px 4px 2px 2px;
   font-size: 0.95rem;
-}
-.dish button,
-.drop {
-  min-width: 28px;
-  min-height: 30px;
-}
-.what select {
-  width: 6.2em;
-  padding: 4px 6px;
-  border-color: transparent;
-  background: none;
-  color: var(--quiet);
-  font-size: 0.9rem;
-}
-.what select:hover,
-.what select:focus {
-  border-color: var(--quiet);
 }
 .what p {
   flex-basis: 100%;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { format, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { idFor, type Recipe } from '~~/core/recipe'
 import { inTurn, menuFrom, withMenu, type Session } from '~~/core/session'
+import { dayText } from '~/composables/useMeasures'
 import { useLive } from '~/composables/useLive'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
@@ -26,10 +26,8 @@ async function keep() {
     undo: () => save(() => database.menus.delete(menu.id)),
   })
 }
-async function cook(event: Event) {
-  const list = event.target as HTMLSelectElement
-  const menu = turn.value.find((m) => m.id === list.value)
-  list.value = ''
+async function cook(id: string) {
+  const menu = turn.value.find((m) => m.id === id)
   if (!menu) return
   const { dishes } = props.session
   emit('change', (s) => withMenu(s, menu, props.recipes))
@@ -44,20 +42,24 @@ async function cook(event: Event) {
     },
   })
 }
-const when = (day: string) => format(parseISO(day), 'd MMM')
+const kept = computed(() =>
+  turn.value.map((m) => ({
+    value: m.id,
+    title: `${m.name}, ${m.dishes.length} dishes, last ${dayText(m.day, 'd MMM')}`,
+  })),
+)
 </script>
 
 <template>
   <div class="shelf">
-    <label v-if="turn.length"
-      >A menu from before
-      <select class="inset" :value="''" @change="cook">
-        <option value="">choose …</option>
-        <option v-for="m in turn" :key="m.id" :value="m.id">
-          {{ m.name }}, {{ m.dishes.length }} dishes, last {{ when(m.day) }}
-        </option>
-      </select>
-    </label>
+    <PickField
+      v-if="turn.length"
+      class="before"
+      :items="kept"
+      aria-label="A menu from before"
+      placeholder="A menu from before …"
+      @pick="cook"
+    />
     <v-btn v-if="session.dishes.length" size="small" variant="text" @click="keep"
       >Keep this menu</v-btn
     >
@@ -73,17 +75,7 @@ const when = (day: string) => format(parseISO(day), 'd MMM')
   margin-top: 8px;
   font-size: 0.9rem;
 }
-label {
-  display: flex;
+.before {
   flex: 1 1 16em;
-  flex-wrap: wrap;
-  gap: 2px 8px;
-  align-items: center;
-  min-width: 0;
-}
-.inset {
-  flex: 1 1 10em;
-  width: 0;
-  min-width: 0;
 }
 </style>

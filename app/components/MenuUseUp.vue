@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { format, parseISO } from 'date-fns'
+import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { dayText, said } from '~/composables/useMeasures'
 import type { Recipe } from '~~/core/recipe'
 import {
   dueOf,
@@ -40,7 +41,7 @@ function add() {
   emit('change', (s) => ({ ...s, useUp: [...(s.useUp ?? []), reading.value] }))
 }
 const drop = (due: Due) => emit('change', (s) => withoutDue(s, due))
-const day = (iso: string) => format(parseISO(iso), 'EEE d MMM')
+const day = (iso: string) => dayText(iso, 'EEE d MMM')
 /** A base cannot be chosen: it comes with the dishes that take from it. */
 const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base)
 </script>
@@ -51,12 +52,12 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
     <ul class="bare">
       <li v-for="(d, k) in due" :key="d.line + d.by + k">
         <span
-          ><strong>{{ d.line }}</strong
+          ><strong>{{ said(d.line) }}</strong
           ><template v-if="d.by"> by {{ day(d.by) }}</template
           >:
           <template v-if="!d.takers.length">no recipe here asks for it.</template>
           <template v-for="(t, i) in d.takers" :key="t.recipe"
-            >{{ i ? '; ' : '' }}{{ nameOf(t.recipe) }} wants {{ t.wants
+            >{{ i ? '; ' : '' }}{{ nameOf(t.recipe) }} wants {{ said(t.wants)
             }}<v-btn
               v-if="!t.chosen && canJoin(t.recipe)"
               size="x-small"
@@ -67,7 +68,7 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
             ></template
           ></span
         >
-        <button type="button" :aria-label="`${d.item} is used up`" @click="drop(d)">×</button>
+        <IconButton :icon="mdiClose" :label="`${d.item} is used up`" @click="drop(d)" />
       </li>
     </ul>
     <div class="adding">
@@ -79,15 +80,15 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
         :wrong="wrong"
         @add="add"
       />
-      <label>by <input v-model="by" type="date" class="inset" aria-label="To be used by" /></label>
+      <DayField :value="by || undefined" name="To be used by" empty @set="by = $event ?? ''" />
     </div>
     <template v-if="opened.length">
       <h2>Left in opened packs</h2>
       <ul class="bare">
         <li v-for="p in opened" :key="p.item + p.pack" data-test="pack">
           <span
-            ><strong>{{ p.left }}</strong> {{ p.item }} of {{ p.packs }}
-            {{ p.packs === 1 ? 'pack' : 'packs' }} of {{ p.pack }}, for
+            ><strong>{{ p.left && said(p.left) }}</strong> {{ p.item }} of {{ p.packs }}
+            {{ p.packs === 1 ? 'pack' : 'packs' }} of {{ said(p.pack) }}, for
             {{ p.dishes.map(nameOf).join(' and ') }}</span
           >
         </li>
@@ -110,10 +111,6 @@ li {
   border-bottom: 1px solid var(--hair);
   font-size: 0.92rem;
 }
-li button:not(.v-btn) {
-  min-width: 28px;
-  min-height: 28px;
-}
 .join {
   margin-left: 6px;
 }
@@ -127,7 +124,7 @@ li button:not(.v-btn) {
   flex: 1;
   min-width: 14em;
 }
-.adding label {
-  font-size: 0.9rem;
+.adding .day-field {
+  width: 12.5em;
 }
 </style>

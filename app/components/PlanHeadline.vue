@@ -6,6 +6,7 @@ import type { KeptPlan } from '~~/core/household'
 import type { Kitchen } from '~~/core/kitchen'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
+import { dayText } from '~/composables/useMeasures'
 import { inKitchenWords } from '~/composables/useWords'
 import { usePlanning } from '~/stores/planning'
 
@@ -19,7 +20,7 @@ const props = defineProps<{
 const planning = usePlanning()
 
 const plan = computed(() => props.shown?.plan)
-const day = computed(() => format(parseISO(props.session.start), 'EEEE d MMMM yyyy'))
+const day = computed(() => dayText(props.session.start, 'EEEE d MMMM yyyy'))
 const handsFree = computed(() => Math.max(0, ...props.handwork.map((h) => h.to)))
 const waiting = computed(() => waitingTime(props.handwork))
 const saved = computed(() =>

@@ -58,19 +58,16 @@ const words = computed(() => {
       >
         Look again
       </v-btn>
-      <label>
-        for
-        <input
-          :value="draft"
-          type="number"
-          :min="LEAST"
-          :max="MOST"
-          aria-label="Seconds to plan"
-          :aria-invalid="wrong"
-          @input="setSeconds(($event.target as HTMLInputElement).value)"
-        />
-        seconds
-      </label>
+      <v-text-field
+        class="snug"
+        :model-value="draft"
+        inputmode="numeric"
+        prefix="for"
+        suffix="seconds"
+        aria-label="Seconds to plan"
+        :error="wrong"
+        @update:model-value="setSeconds(String($event))"
+      />
       <span v-if="wrong" class="wrong" role="alert">
         Seconds to plan: {{ LEAST }} to {{ MOST }}; until then {{ planning.seconds }} count.
       </span>
@@ -140,18 +137,6 @@ const words = computed(() => {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 10px;
-  align-items: center;
-}
-input {
-  width: 4.2em;
-  padding: 4px 6px;
-  border: 1px solid var(--quiet);
-  border-radius: 6px;
-  color: inherit;
-}
-label {
-  display: flex;
-  gap: 6px;
   align-items: center;
 }
 .wrong {

@@ -1,67 +1,88 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { indexOf, search, timesOf, type Recipe } from '~~/core/recipe'
+import { spanText } from '~/composables/useClock'
 import { kindWord, minutesText } from '~/composables/useWords'
 
 const props = defineProps<{ recipes: Recipe[]; open: string | undefined }>()
 const emit = defineEmits<{ open: [id: string] }>()
 
 const words = ref('')
-const equipment = ref('')
-const within = ref('')
-const main = ref('')
-const without = ref('')
+const chosen = reactive({ equipment: '', within: '', main: '', without: '' })
 const index = computed(() => indexOf(props.recipes))
-const kinds = computed(() => [...new Set(index.value.flatMap((e) => [...e.equipment]))].sort())
-const mains = computed(() => [...new Set(index.value.flatMap((e) => e.main ?? []))].sort())
-const allergens = computed(() => [...new Set(index.value.flatMap((e) => e.allergens))].sort())
+const each = (of: (entry: (typeof index.value)[number]) => Iterable<string>) =>
+  [...new Set(index.value.flatMap((e) => [...of(e)]))].sort()
+const options = (none: string, values: string[], title = (value: string) => value) => [
+  { value: '', title: none },
+  ...values.map((value) => ({ value, title: title(value) })),
+]
+/** By what the list can be narrowed. */
+const narrowed = computed(() => ({
+  equipment: {
+    name: 'Made with',
+    items: options(
+      'any equipment',
+      each((e) => e.equipment),
+      kindWord,
+    ),
+  },
+  within: {
+    name: 'Done within',
+    items: options('any time', ['30', '60', '120'], (m) => `within ${spanText(Number(m) * 60)}`),
+  },
+  main: {
+    name: 'Mostly of',
+    items: options(
+      'of anything',
+      each((e) => e.main ?? []),
+    ),
+  },
+  without: {
+    name: 'Without',
+    items: options(
+      'any allergen',
+      each((e) => e.allergens),
+      (a) => `without ${a}`,
+    ),
+  },
+}))
 const place = computed(() => new Map(props.recipes.map((r, i) => [r.id, i])))
 const found = computed(() =>
   search(index.value, {
     words: words.value,
-    ...(equipment.value ? { equipment: equipment.value } : {}),
-    ...(within.value ? { within: Number(within.value) } : {}),
-    ...(main.value ? { main: main.value } : {}),
-    ...(without.value ? { without: without.value } : {}),
+    ...(chosen.equipment ? { equipment: chosen.equipment } : {}),
+    ...(chosen.within ? { within: Number(chosen.within) } : {}),
+    ...(chosen.main ? { main: chosen.main } : {}),
+    ...(chosen.without ? { without: chosen.without } : {}),
   }),
 )
 </script>
 
 <template>
   <section class="box" aria-label="Recipe box">
-    <input
+    <v-text-field
       v-model="words"
       type="search"
-      class="search inset"
       placeholder="Name, ingredient, step"
       aria-label="Search recipes"
     />
     <div class="narrow">
-      <select v-model="equipment" class="inset" aria-label="Made with">
-        <option value="">any equipment</option>
-        <option v-for="k in kinds" :key="k" :value="k">{{ kindWord(k) }}</option>
-      </select>
-      <select v-model="within" class="inset" aria-label="Done within">
-        <option value="">any time</option>
-        <option value="30">within 30 min</option>
-        <option value="60">within 1 h</option>
-        <option value="120">within 2 h</option>
-      </select>
-      <select v-model="main" class="inset" aria-label="Mostly of">
-        <option value="">of anything</option>
-        <option v-for="m in mains" :key="m" :value="m">{{ m }}</option>
-      </select>
-      <select v-model="without" class="inset" aria-label="Without">
-        <option value="">any allergen</option>
-        <option v-for="a in allergens" :key="a" :value="a">without {{ a }}</option>
-      </select>
+      <PickField
+        v-for="(n, key) in narrowed"
+        :key="key"
+        :value="chosen[key]"
+        :items="n.items"
+        :aria-label="n.name"
+        @pick="chosen[key] = $event"
+      />
     </div>
     <p class="quiet count" role="status">{{ found.length }} of {{ recipes.length }}</p>
     <v-virtual-scroll :items="found" :item-height="54" class="list" data-test="recipe-list">
       <template #default="{ item }">
-        <button
-          type="button"
-          class="row"
+        <v-btn
+          variant="text"
+          class="pressed row"
+          block
           :aria-current="item.id === open ? 'true' : undefined"
           @click="emit('open', item.id)"
         >
@@ -76,19 +97,13 @@ const found = computed(() =>
               ></span
             >
           </span>
-        </button>
+        </v-btn>
       </template>
     </v-virtual-scroll>
   </section>
 </template>
 
 <style scoped>
-.inset {
-  width: 100%;
-}
-select {
-  font-size: 0.9rem;
-}
 .narrow {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -102,15 +117,16 @@ select {
 .list {
   height: min(58vh, 600px);
 }
-button.row:not(.v-btn) {
+.row {
+  height: 54px !important;
+  padding: 0 6px !important;
+  border-bottom: 1px solid var(--hair);
+  border-radius: 0 !important;
+}
+.row :deep(.v-btn__content) {
   display: flex;
   gap: 10px;
-  align-items: center;
-  width: 100%;
-  height: 54px;
-  padding: 0 6px;
-  border-bottom: 1px solid var(--hair);
-  text-align: left;
+  min-width: 0;
 }
 .row[aria-current] {
   background: rgb(var(--v-theme-surface-variant));

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { allergensOf, READ_THE_PACK, upperFirst, type Recipe } from '~~/core/recipe'
 import { cautionsOf, FIRST } from '~~/core/safety'
+import { said } from '~/composables/useMeasures'
 
 /** What can hurt somebody in this dish, and what only the pack says it holds. */
 const props = defineProps<{ recipe: Recipe }>()
@@ -26,7 +27,7 @@ const varies = computed(() =>
     <h2>Take care</h2>
     <ul v-if="cautions.length">
       <li v-for="c in cautions" :key="c.text" data-test="caution">
-        {{ c.text }} <small class="quiet">{{ sourceOf(c.source) }}</small>
+        {{ said(c.text) }} <small class="quiet">{{ said(sourceOf(c.source)) }}</small>
       </li>
     </ul>
     <p v-else>Nothing in it asks for more care than usual.</p>

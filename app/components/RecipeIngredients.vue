@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiClose } from '@mdi/js'
 import { ref } from 'vue'
 import type { Reading } from '~~/core/reading'
 import {
@@ -13,6 +14,7 @@ import {
   type Recipe,
 } from '~~/core/recipe'
 import type { Change } from '~/composables/useFields'
+import { said } from '~/composables/useMeasures'
 
 const props = defineProps<{
   recipe: Recipe
@@ -65,14 +67,17 @@ function about(i: Recipe['ingredients'][number]) {
       <li v-for="i in recipe.ingredients" :key="i.id">
         <TypedField
           class="line"
+          as="text"
           long
-          :value="ingredientLine(i)"
+          :value="said(ingredientLine(i))"
           :aria-label="`Ingredient: ${i.item}`"
           :aria-invalid="!!errors[i.id]"
           @commit="put($event, i.id)"
         />
-        <button type="button" :aria-label="`Without ${i.item}`" @click="takeOut(i.id)">×</button>
-        <small v-if="about(i)" class="quiet" :title="about(i)!.source">{{ about(i)!.text }}</small>
+        <IconButton :icon="mdiClose" :label="`Without ${i.item}`" @click="takeOut(i.id)" />
+        <small v-if="about(i)" class="quiet" :title="about(i)!.source">{{
+          said(about(i)!.text)
+        }}</small>
         <p v-if="errors[i.id]" class="wrong" role="alert">{{ errors[i.id] }}</p>
       </li>
     </ul>
@@ -94,22 +99,9 @@ li {
   align-items: center;
   border-bottom: 1px solid var(--hair);
 }
-.line {
+li :deep(.line) {
   flex: 1;
   min-width: 0;
-  padding: 5px 2px;
-  border: 0;
-  background: none;
-  color: inherit;
-  font-size: 1rem;
-}
-.line:hover,
-.line:focus {
-  background: rgb(var(--v-theme-surface));
-}
-li button {
-  min-width: 28px;
-  min-height: 28px;
 }
 small {
   flex-basis: 100%;

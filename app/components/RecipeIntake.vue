@@ -8,6 +8,13 @@ import { readAway } from '~/workers/reading'
 
 defineProps<{ canClose: boolean }>()
 const emit = defineEmits<{ take: [found: Found[]]; close: [] }>()
+const EXAMPLE = `Leek and potato soup
+Serves 4
+
+500 g leeks …
+
+Slice the leeks and soften them in a pot for 10 minutes …`
+const picker = ref<HTMLInputElement>()
 const text = ref('')
 const source = ref('')
 const refused = ref<string[]>([])
@@ -72,24 +79,26 @@ async function open(event: Event) {
       Paste it as it stands, ingredients and method, or open a file: text, a saved page, JSON or
       CSV. It is read here, in your browser.
     </p>
-    <textarea
+    <v-textarea
       v-model="text"
-      class="inset"
       rows="9"
       aria-label="Recipe text"
-      placeholder="Leek and potato soup&#10;Serves 4&#10;&#10;500 g leeks …&#10;&#10;Slice the leeks and soften them in a pot for 10 minutes …"
-      @input="refused = []"
+      :placeholder="EXAMPLE"
+      @update:model-value="refused = []"
     />
-    <label class="file">
-      <span>Open a file</span>
+    <div class="file">
+      <v-btn variant="outlined" @click="picker?.click()">Open a file</v-btn>
       <input
+        ref="picker"
         type="file"
+        class="unseen"
         accept=".txt,.md,.html,.htm,.json,.jsonld,.csv,text/*,application/json"
         aria-label="Recipe file"
+        tabindex="-1"
         @change="open"
       />
       <span v-if="source" class="quiet">{{ source }}</span>
-    </label>
+    </div>
     <ul v-if="issues.length" class="refused wrong" role="alert">
       <li v-for="issue in issues.slice(0, 5)" :key="issue">{{ issue }}</li>
     </ul>
@@ -136,21 +145,11 @@ async function open(event: Event) {
   flex-direction: column;
   gap: 10px;
 }
-textarea {
-  width: 100%;
-  padding: 12px;
-  font: inherit;
-  line-height: 1.4;
-  resize: vertical;
-}
 .file {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
   align-items: center;
-}
-.file input {
-  max-width: 100%;
 }
 .preview {
   padding: 10px 14px;

@@ -8,7 +8,7 @@ const props = defineProps<{ recipe: Recipe; change: Change<Recipe> }>()
 const { errors, apply, figure } = useFields<Recipe>((edit) => props.change(edit))
 
 type Place = NonNullable<Recipe['store']>['place']
-const PLACES = [
+const PLACES: { value: Place | ''; title: string }[] = [
   { value: '', title: 'not said' },
   { value: 'fridge', title: 'in the fridge' },
   { value: 'freezer', title: 'in the freezer' },
@@ -18,8 +18,8 @@ const USUAL: Record<Place, number> = { fridge: 3, freezer: 90, shelf: 7 }
 /** Litres that a serving fills: an estimate of ours, to begin with. */
 const SERVING = 0.35
 
-const place = computed(() => props.recipe.store?.place ?? '')
-const setPlace = (value: string) =>
+const place = computed<Place | ''>(() => props.recipe.store?.place ?? '')
+const setPlace = (value: Place | '') =>
   apply('store', ({ store, ...rest }) =>
     value === ''
       ? rest
@@ -27,8 +27,8 @@ const setPlace = (value: string) =>
           ...rest,
           store: {
             litres: store?.litres ?? Math.max(0.3, Math.round(rest.serves * SERVING * 10) / 10),
-            place: value as Place,
-            days: store?.place === value ? store.days : USUAL[value as Place],
+            place: value,
+            days: store?.place === value ? store.days : USUAL[value],
           },
         },
   )
@@ -41,41 +41,27 @@ const setStore = (key: 'days' | 'litres', name: string, typed: string) =>
 <template>
   <section aria-label="Keeping">
     <h2>Keeping</h2>
-    <v-select
-      :model-value="place"
-      :items="PLACES"
-      label="It keeps"
-      @update:model-value="setPlace"
-    />
-    <p v-if="recipe.store" class="figures">
-      <label>
-        for
-        <TypedField
-          class="inset"
-          inputmode="numeric"
-          aria-label="Days that it keeps"
-          :value="recipe.store.days"
-          @commit="setStore('days', 'Days', $event)"
-        />
-        days,
-      </label>
-      <label>
-        <TypedField
-          class="inset"
-          inputmode="decimal"
-          aria-label="Litres that one batch fills"
-          :value="recipe.store.litres"
-          @commit="setStore('litres', 'Litres', $event)"
-        />
-        litres a batch
-      </label>
-    </p>
-    <v-checkbox
-      :model-value="recipe.base"
+    <PickField label="It keeps" :value="place" :items="PLACES" @pick="setPlace" />
+    <div v-if="recipe.store" class="figures">
+      <TypedField
+        unit="days"
+        inputmode="numeric"
+        aria-label="Days that it keeps"
+        :value="recipe.store.days"
+        @commit="setStore('days', 'Days', $event)"
+      />
+      <TypedField
+        unit="litres a batch"
+        inputmode="decimal"
+        aria-label="Litres that one batch fills"
+        :value="recipe.store.litres"
+        @commit="setStore('litres', 'Litres', $event)"
+      />
+    </div>
+    <CheckField
+      :value="recipe.base"
       label="A base, made for other dishes"
-      density="compact"
-      hide-details
-      @update:model-value="apply('base', (r) => ({ ...r, base: $event === true }))"
+      @set="apply('base', (r) => ({ ...r, base: $event }))"
     />
     <p v-for="(message, field) in errors" v-show="message" :key="field" class="wrong" role="alert">
       {{ message }}
@@ -89,8 +75,5 @@ const setStore = (key: 'days' | 'litres', name: string, typed: string) =>
   flex-wrap: wrap;
   gap: 4px 10px;
   margin-top: 6px;
-}
-.figures :deep(.inset) {
-  width: 4em;
 }
 </style>

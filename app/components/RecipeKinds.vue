@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { canSplit, readKinds, type Recipe } from '~~/core/recipe'
 import { percents } from '~~/core/session'
@@ -40,16 +41,19 @@ const saying = (id: string) => props.recipe.steps.find((s) => s.id === id)?.do ?
           >{{ i ? ', ' : '' }}{{ k.name }} {{ shares[i] }} %</template
         >. Packed kind by kind.</span
       >
-      <button type="button" aria-label="One kind again" @click="whole">×</button>
+      <IconButton :icon="mdiClose" label="One kind again" @click="whole" />
     </p>
     <template v-else-if="step !== undefined">
-      <label class="from"
-        >From
-        <select v-model="chosen" class="inset" aria-label="From which step it is split">
-          <option value="">{{ saying(step) }}</option>
-          <option v-for="s in steps" :key="s.id" :value="s.id">{{ s.do }}</option>
-        </select></label
-      >
+      <PickField
+        label="From"
+        aria-label="From which step it is split"
+        :value="chosen"
+        :items="[
+          { value: '', title: saying(step) },
+          ...steps.map((s) => ({ value: s.id, title: s.do })),
+        ]"
+        @pick="chosen = $event"
+      />
       <LineForm
         v-model="line"
         label="Kinds and their shares"
@@ -69,19 +73,5 @@ const saying = (id: string) => props.recipe.steps.find((s) => s.id === id)?.do ?
   align-items: baseline;
   justify-content: space-between;
   border-bottom: 1px solid var(--hair);
-}
-.kinds button {
-  min-width: 28px;
-  min-height: 28px;
-}
-.from {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  font-size: 0.9rem;
-}
-.from select {
-  flex: 1;
-  min-width: 0;
 }
 </style>

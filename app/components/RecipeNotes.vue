@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { format, parseISO } from 'date-fns'
+import { mdiClose } from '@mdi/js'
+import { format } from 'date-fns'
 import { ref } from 'vue'
 import { amountText } from '~~/core/quantity'
 import { readLeaving, type Recipe } from '~~/core/recipe'
+import { dayText, said } from '~/composables/useMeasures'
 import type { Change } from '~/composables/useFields'
 
 const props = defineProps<{ recipe: Recipe; change: Change<Recipe> }>()
@@ -38,8 +40,8 @@ const dropNote = (at: number) =>
     <h2>Leaves over</h2>
     <ul class="bare">
       <li v-for="(l, i) in recipe.leaves ?? []" :key="l.item + i">
-        <span>{{ amountText(l.amount, l.unit) }} {{ l.item }}, keeps {{ l.days }} days</span>
-        <button type="button" :aria-label="`No ${l.item} left over`" @click="dropLeft(i)">×</button>
+        <span>{{ said(amountText(l.amount, l.unit)) }} {{ l.item }}, keeps {{ l.days }} days</span>
+        <IconButton :icon="mdiClose" :label="`No ${l.item} left over`" @click="dropLeft(i)" />
       </li>
     </ul>
     <LineForm
@@ -54,12 +56,9 @@ const dropNote = (at: number) =>
     <ul class="bare">
       <li v-for="(n, i) in recipe.notes ?? []" :key="n.day + i">
         <span
-          ><small class="quiet">{{ format(parseISO(n.day), 'd MMM yyyy') }}</small>
-          {{ n.text }}</span
+          ><small class="quiet">{{ dayText(n.day, 'd MMM yyyy') }}</small> {{ n.text }}</span
         >
-        <button type="button" :aria-label="`Without the note ${n.text}`" @click="dropNote(i)">
-          ×
-        </button>
+        <IconButton :icon="mdiClose" :label="`Without the note ${n.text}`" @click="dropNote(i)" />
       </li>
     </ul>
     <LineForm
@@ -84,10 +83,6 @@ li {
   justify-content: space-between;
   padding: 4px 2px;
   border-bottom: 1px solid var(--hair);
-}
-li button {
-  min-width: 28px;
-  min-height: 28px;
 }
 li small {
   display: block;

@@ -43,8 +43,12 @@ const doubts = computed(() => props.recipe.steps.reduce((n, s) => n + s.doubts.l
 const rename = (name: string) => apply('name', (r) => ({ ...r, name: name.trim() }))
 const serve = (typed: string) =>
   figure('serves', 'Serves', typed, (serves) => void apply('serves', (r) => ({ ...r, serves })))
-const setRole = (role: string) =>
-  apply('role', (r) => ({ ...r, role: role as NonNullable<Recipe['role']> }))
+const ROLES = {
+  meal: 'a meal',
+  part: 'a part, combined with others',
+  extra: 'beside or between meals',
+}
+const setRole = (role: NonNullable<Recipe['role']>) => apply('role', (r) => ({ ...r, role }))
 const changeStep = (id: string) => (edit: (s: Step) => Step) =>
   props.change((r) => withStep(r, id, edit))
 
@@ -92,7 +96,7 @@ const FILES = {
       <DishMark :mark="recipe.mark" :index="index" />
       <h1>
         <TypedField
-          class="title display"
+          as="heading"
           long
           :value="recipe.name"
           aria-label="Name of the recipe"
@@ -102,34 +106,30 @@ const FILES = {
       </h1>
     </header>
     <p v-if="errors.name" class="wrong" role="alert">{{ errors.name }}</p>
-    <p class="facts">
-      <label
-        >Serves
-        <TypedField
-          class="inset"
-          :value="recipe.serves"
-          inputmode="numeric"
-          aria-label="Serves"
-          :aria-invalid="!!errors.serves"
-          @commit="serve($event)"
-      /></label>
-      <select
-        class="inset role"
+    <div class="facts">
+      <span>Serves</span>
+      <TypedField
+        class="snug"
+        :value="recipe.serves"
+        inputmode="numeric"
+        aria-label="Serves"
+        :aria-invalid="!!errors.serves"
+        @commit="serve($event)"
+      />
+      <PickField
+        class="snug"
         :value="recipe.role ?? 'meal'"
+        :items="ROLES"
         aria-label="What it is on the table"
-        @change="setRole(($event.target as HTMLSelectElement).value)"
-      >
-        <option value="meal">a meal</option>
-        <option value="part">a part, combined with others</option>
-        <option value="extra">beside or between meals</option>
-      </select>
+        @pick="setRole"
+      />
       <span class="quiet"
         >{{ minutesText(times.whole, times.whole) }} alone, hands
         {{ minutesText(times.hands, times.hands) }}</span
       >
       <span v-if="allergens.length" data-test="contains">Contains {{ allergens.join(', ') }}</span>
       <span v-if="doubts" class="flag" data-test="doubts">{{ doubts }} to confirm</span>
-    </p>
+    </div>
     <p v-if="errors.serves" class="wrong" role="alert">{{ errors.serves }}</p>
     <div class="buttons">
       <v-btn
@@ -205,12 +205,6 @@ h1 {
   gap: 4px 18px;
   align-items: center;
   margin: 6px 0;
-}
-.facts input.inset {
-  width: 4em;
-}
-.role {
-  font-size: 0.92rem;
 }
 .flag {
   color: rgb(var(--v-theme-error));

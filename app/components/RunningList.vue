@@ -15,6 +15,7 @@ import { placeWords, type Instruction } from '~~/core/guide'
 import type { Kitchen } from '~~/core/kitchen'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
+import { standsAt } from '~/composables/useMeasures'
 
 const props = defineProps<{
   session: Session
@@ -74,7 +75,7 @@ const clock = (seconds: number) => clockTime(props.session.start, seconds)
             <span v-if="line.places.length && line.kind !== 'wash'" class="quiet"
               >· {{ where(line.places)
               }}<template v-if="line.celsius !== undefined && line.kind !== 'oven'">
-                · {{ line.celsius }} °C</template
+                · {{ standsAt(line.celsius) }}</template
               ></span
             >
           </p>

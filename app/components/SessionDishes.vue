@@ -41,16 +41,16 @@ function setBatches(id: string, batches: number) {
     <h2>Dishes</h2>
     <ul class="bare dishes">
       <li v-for="dish in session.dishes" :key="dish.recipe" :data-test="`dish-${dish.recipe}`">
-        <button
-          type="button"
-          class="name"
+        <v-btn
+          variant="text"
+          class="pressed name"
           :aria-pressed="followed === dish.recipe"
           :title="`Follow ${recipe(dish.recipe)?.name} through the plan`"
           @click="emit('follow', dish.recipe)"
         >
           <DishMark :mark="recipe(dish.recipe)?.mark ?? '??'" :index="place(dish.recipe)" />
           <span>{{ recipe(dish.recipe)?.name ?? dish.recipe }}</span>
-        </button>
+        </v-btn>
         <span class="batches">
           <v-btn
             :icon="mdiMinus"
@@ -81,9 +81,9 @@ function setBatches(id: string, batches: number) {
         </span>
       </li>
       <li v-for="base in bases" :key="base.id" class="base" :data-test="`base-${base.id}`">
-        <button
-          type="button"
-          class="name"
+        <v-btn
+          variant="text"
+          class="pressed name"
           :aria-pressed="followed === base.id"
           @click="emit('follow', base.id)"
         >
@@ -98,7 +98,7 @@ function setBatches(id: string, batches: number) {
                   : 'the same again, in another go'
             }}</small></span
           >
-        </button>
+        </v-btn>
         <v-btn
           v-if="merged(base.id)"
           size="small"
@@ -138,15 +138,16 @@ h2 {
   border-bottom: 1px solid var(--hair);
 }
 .name {
+  flex: 1;
+  min-height: 36px;
+  line-height: 1.15;
+}
+.name :deep(.v-btn__content) {
   display: flex;
   gap: 8px;
-  align-items: center;
-  min-height: 36px;
-  text-align: left;
-  line-height: 1.15;
   font-size: 0.92rem;
 }
-.name[aria-pressed='true'] span:last-child {
+.name[aria-pressed='true'] :deep(.v-btn__content span:last-child) {
   text-decoration: underline 2px;
 }
 .name small {

@@ -76,21 +76,19 @@ const without = (dishes: string[]) =>
 
 <template>
   <div class="limit">
-    <label
-      >To be done within
-      <span
-        ><TypedField
-          class="inset"
-          :value="session.limit"
-          inputmode="numeric"
-          placeholder="any"
-          aria-label="To be done within, in minutes"
-          :aria-invalid="wrong !== undefined"
-          @commit="setLimit"
-        />
-        min</span
-      ></label
-    >
+    <div class="fields">
+      <slot />
+      <TypedField
+        label="To be done within"
+        :value="session.limit"
+        inputmode="numeric"
+        placeholder="any"
+        unit="min"
+        aria-label="To be done within, in minutes"
+        :aria-invalid="wrong !== undefined"
+        @commit="setLimit"
+      />
+    </div>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <template v-else-if="over !== undefined">
       <p v-if="over <= 0" class="quiet" data-test="limit-kept">{{ spanText(-over) }} to spare.</p>
@@ -130,13 +128,11 @@ const without = (dishes: string[]) =>
   margin-top: 10px;
   font-size: 0.9rem;
 }
-label {
+.fields {
   display: flex;
   gap: 8px;
-  align-items: center;
-  justify-content: space-between;
 }
-.inset {
-  width: 4.6em;
+.fields > * {
+  flex: 1;
 }
 </style>

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { isValid, parseISO } from 'date-fns'
-import { ref } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Recipe } from '~~/core/recipe'
 import type { CompiledSession, Session } from '~~/core/session'
@@ -20,8 +18,6 @@ const emit = defineEmits<{
   follow: [dish: string]
 }>()
 
-const timeWrong = ref<string>()
-
 function toggle(cook: string) {
   emit('change', (s) => ({
     ...s,
@@ -31,11 +27,8 @@ function toggle(cook: string) {
   }))
 }
 
-function setStart(value: string) {
-  const sound = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(value) && isValid(parseISO(value))
-  timeWrong.value = sound ? undefined : 'Give a day and a time, such as 20 March 2027, 9:00.'
-  if (sound) emit('change', (s) => ({ ...s, start: value }))
-}
+const setStart = (day: string, time: string) =>
+  emit('change', (s) => ({ ...s, start: `${day}T${time}` }))
 </script>
 
 <template>
@@ -45,36 +38,37 @@ function setStart(value: string) {
       <NuxtLink to="/cook">Cook</NuxtLink> page first.
     </p>
     <fieldset :disabled="locked">
-      <label class="field">
-        Begins
-        <input
-          class="inset"
-          type="datetime-local"
-          :value="session.start"
-          :aria-invalid="timeWrong !== undefined"
-          @change="setStart(($event.target as HTMLInputElement).value)"
-        />
-      </label>
-      <p v-if="timeWrong" class="wrong" role="alert">{{ timeWrong }}</p>
-
+      <DayField
+        label="Begins"
+        name="Begins on"
+        :value="session.start.slice(0, 10)"
+        @set="$event && setStart($event, session.start.slice(11))"
+      />
       <SessionLimit
         :session="session"
         :kitchen="kitchen"
         :recipes="recipes"
         :makespan="makespan"
         @change="emit('change', $event)"
-      />
+      >
+        <HourField
+          label="at"
+          name="Begins at"
+          :value="session.start.slice(11)"
+          @set="$event && setStart(session.start.slice(0, 10), $event)"
+        />
+      </SessionLimit>
 
       <h2>Who cooks</h2>
       <div class="cooks">
-        <label v-for="person in kitchen.people" :key="person.id">
-          <input
-            type="checkbox"
-            :checked="session.cooks.includes(person.id)"
-            @change="toggle(person.id)"
-          />
-          {{ person.name }} <span class="quiet">{{ person.practice }}</span>
-        </label>
+        <CheckField
+          v-for="person in kitchen.people"
+          :key="person.id"
+          :value="session.cooks.includes(person.id)"
+          :label="person.name"
+          @set="toggle(person.id)"
+          >{{ person.practice }}</CheckField
+        >
       </div>
 
       <SessionDishes
@@ -98,33 +92,7 @@ h2 {
   margin: 14px 0 4px;
   font-size: 1.1rem;
 }
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  margin-top: 8px;
-  font-size: 0.9rem;
-}
-.inset {
-  color-scheme: light dark;
-}
-.cooks {
-  display: flex;
-  flex-direction: column;
-}
-.cooks label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 30px;
-}
-.cooks input {
-  width: 18px;
-  height: 18px;
-  accent-color: rgb(var(--v-theme-primary));
-}
-.locked,
-.wrong {
+.locked {
   margin-bottom: 8px;
   padding: 8px 12px;
   border-left: 4px solid rgb(var(--v-theme-error));

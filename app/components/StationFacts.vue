@@ -1,222 +1,123 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { KitchenStation } from '~~/core/kitchen'
-import { mostLitres } from '~~/core/recipe'
+import { KINDS, type KitchenStation } from '~~/core/kitchen'
+import { heatRange } from '~/composables/useMeasures'
+import { warmUp, withWarmUp } from '~/composables/useStationWords'
 
+/** All that can be said of a place, to be changed. */
 const props = defineProps<{ station: KitchenStation }>()
 const emit = defineEmits<{ edit: [patch: Partial<KitchenStation>]; wrong: [text: string] }>()
 
-/** What a size means for a kind, if it has one. */
-const SIZE: Record<string, string> = {
-  pot: 'litres',
-  'slow-cooker': 'litres',
-  'pressure-cooker': 'litres',
-  'rice-cooker': 'litres',
-  'air-fryer': 'litres',
-  'frying-pan': 'cm across',
-  burner: 'cm across',
-}
-/** What several of a kind are counted in. */
-const COUNT: Record<string, string> = {
-  oven: 'shelves',
-  tray: 'trays',
-  'oven-dish': 'dishes',
-  bowl: 'bowls',
-  lid: 'lids',
-  colander: 'of them',
-  grater: 'of them',
-  bench: 'places',
-  fridge: 'litres free',
-  freezer: 'litres free',
-}
+const figures = computed(() => {
+  const { size, counted } = KINDS[props.station.kind] ?? {}
+  return [
+    ...(size ? [{ field: 'size' as const, unit: size }] : []),
+    ...(counted ? [{ field: 'capacity' as const, unit: counted }] : []),
+  ]
+})
+const numberIn = (typed: string) => (typed.trim() === '' ? NaN : Number(typed.replace(',', '.')))
+const refuse = (typed: string, what: string) =>
+  emit('wrong', `${props.station.name}: "${typed}" is no ${what}. Nothing was changed.`)
 
-const UNITS_OF = { size: SIZE, capacity: COUNT }
-const figures = computed(() =>
-  (['size', 'capacity'] as const).flatMap((field) => {
-    const unit = UNITS_OF[field][props.station.kind]
-    return unit ? [{ field, unit }] : []
-  }),
-)
-
-/** How much may go in, for what boils over or must not be full. */
-const fill = computed(() =>
-  props.station.size !== undefined &&
-  ['pot', 'slow-cooker', 'pressure-cooker'].includes(props.station.kind)
-    ? mostLitres(
-        props.station.kind as 'pot' | 'slow-cooker' | 'pressure-cooker',
-        props.station.size,
-      )
-    : undefined,
-)
-
-function figure(field: 'size' | 'capacity', typed: string) {
-  const value = Number(typed.replace(',', '.'))
+function figure(field: 'size' | 'capacity', unit: string, typed: string) {
   // How large a burner is need not be known.
-  if (typed.trim() === '' && props.station.kind === 'burner' && field === 'size')
-    return emit('edit', { size: undefined })
-  if (!(value > 0)) {
-    const unit = UNITS_OF[field][props.station.kind]
-    emit(
-      'wrong',
-      `${props.station.name}: "${typed}" is no number of ${unit} above 0. Nothing was changed.`,
-    )
-    return
-  }
-  emit('edit', { [field]: value })
+  if (typed.trim() === '' && props.station.kind === 'burner') emit('edit', { size: undefined })
+  else if (numberIn(typed) > 0) emit('edit', { [field]: numberIn(typed) })
+  else refuse(typed, `number of ${unit} above 0`)
 }
-/** Minutes from cold to 200 °C: what a cook knows of an oven. */
-const HOT = 180
-const warmUp = computed(
-  () => Math.round(((props.station.oven?.heatSecondsPerDegree ?? 0) * HOT) / 6) / 10,
-)
+const inOven = (patch: Partial<NonNullable<KitchenStation['oven']>>) =>
+  emit('edit', { oven: { ...props.station.oven!, ...patch } })
 function speed(typed: string) {
-  const minutes = Number(typed.replace(',', '.'))
-  const { oven } = props.station
-  if (!oven || typed.trim() === '' || !(minutes >= 0 && minutes <= 120)) {
-    emit(
-      'wrong',
-      `${props.station.name}: "${typed}" is no time of 0 to 120 minutes to 200 °C. Nothing was changed.`,
-    )
-    return
-  }
-  const heatSecondsPerDegree = Math.round((minutes * 6000) / HOT) / 100
-  // An oven loses heat more slowly than it gains it; how much more slowly stays as it was.
-  const ratio =
-    oven.heatSecondsPerDegree > 0 ? oven.coolSecondsPerDegree / oven.heatSecondsPerDegree : 2
-  const coolSecondsPerDegree = Math.min(60, Math.round(heatSecondsPerDegree * ratio * 100) / 100)
-  emit('edit', { oven: { ...oven, heatSecondsPerDegree, coolSecondsPerDegree } })
-}
-function grill(on: boolean) {
-  const { oven } = props.station
-  if (oven) emit('edit', { oven: { ...oven, methods: on ? ['bake', 'grill'] : ['bake'] } })
+  const minutes = numberIn(typed)
+  if (minutes >= 0 && minutes <= 120)
+    emit('edit', { oven: withWarmUp(props.station.oven!, minutes) })
+  else refuse(typed, 'time of 0 to 120 minutes to get hot')
 }
 function walk(typed: string) {
-  const minutes = typed.trim() === '' ? 0 : Number(typed.replace(',', '.'))
-  if (!(minutes >= 0 && minutes <= 30))
-    emit(
-      'wrong',
-      `${props.station.name}: "${typed}" is no walk of 0 to 30 minutes. Nothing was changed.`,
-    )
-  else emit('edit', { walk: minutes || undefined })
+  const minutes = typed.trim() === '' ? 0 : numberIn(typed)
+  if (minutes >= 0 && minutes <= 30) emit('edit', { walk: minutes || undefined })
+  else refuse(typed, 'walk of 0 to 30 minutes')
 }
 function heat(k: 'min' | 'max', typed: string) {
-  const value = Number(typed)
-  const { oven } = props.station
-  const sound =
-    oven &&
-    value >= 0 &&
-    value <= 400 &&
-    typed.trim() !== '' &&
-    (k === 'min' ? value <= oven.max : value >= oven.min)
-  if (!sound) {
+  const value = numberIn(typed)
+  const { min, max } = props.station.oven!
+  if (value >= 0 && value <= 400 && (k === 'min' ? value <= max : value >= min))
+    inOven({ [k]: value })
+  else
     emit(
       'wrong',
-      `${props.station.name}: ${k === 'min' ? 'the lowest' : 'the highest'} heat "${typed}" does not fit. Allowed: 0 to 400 °C, the lowest below the highest.`,
+      `${props.station.name}: ${k === 'min' ? 'the lowest' : 'the highest'} heat "${typed}" does not fit. Allowed: ${heatRange([0, 400])}, the lowest below the highest.`,
     )
-    return
-  }
-  emit('edit', { oven: { ...oven, [k]: value } })
 }
+const strong = (on: boolean) =>
+  emit('edit', {
+    tags: [...props.station.tags.filter((t) => t !== 'large'), ...(on ? ['large'] : [])],
+  })
 </script>
 
 <template>
-  <span class="facts">
-    <label v-for="f in figures" :key="f.field"
-      ><TypedField
-        class="inset"
-        inputmode="decimal"
-        :value="station[f.field]"
-        :aria-label="`${station.name}: ${f.unit}`"
-        @commit="figure(f.field, $event)"
-      />
-      {{ f.unit }}</label
-    >
-    <span v-if="fill" class="quiet" :title="fill!.source">holds {{ fill!.most }}</span>
+  <div class="facts">
+    <TypedField
+      v-for="f in figures"
+      :key="f.field"
+      :unit="f.unit"
+      inputmode="decimal"
+      :value="station[f.field]"
+      :aria-label="`${station.name}: ${f.unit}`"
+      @commit="figure(f.field, f.unit, $event)"
+    />
     <template v-if="station.oven">
-      <label
-        ><TypedField
-          class="inset"
-          inputmode="numeric"
-          :value="station.oven.min"
-          :aria-label="`${station.name}: lowest heat in °C`"
-          @commit="heat('min', $event)"
-        />
-        to</label
-      >
-      <label
-        ><TypedField
-          class="inset"
-          inputmode="numeric"
-          :value="station.oven.max"
-          :aria-label="`${station.name}: highest heat in °C`"
-          @commit="heat('max', $event)"
-        />
-        °C</label
-      >
-      <label
-        >hot in
-        <TypedField
-          class="inset"
-          inputmode="decimal"
-          :value="warmUp"
-          :aria-label="`${station.name}: minutes to 200 °C`"
-          @commit="speed($event)"
-        />
-        min</label
-      >
-      <label
-        ><input
-          type="checkbox"
-          :checked="station.oven.methods.includes('grill')"
-          :aria-label="`${station.name} has a grill`"
-          @change="grill(($event.target as HTMLInputElement).checked)"
-        />
-        grill</label
-      >
-    </template>
-    <label v-if="station.kind === 'outdoor-grill' || station.walk"
-      >a walk of
+      <HeatField
+        :value="station.oven.min"
+        :aria-label="`${station.name}: lowest heat`"
+        @commit="heat('min', $event)"
+      />
+      <span>to</span>
+      <HeatField
+        :value="station.oven.max"
+        :aria-label="`${station.name}: highest heat`"
+        @commit="heat('max', $event)"
+      />
       <TypedField
-        class="inset"
+        unit="min until hot"
         inputmode="decimal"
-        :value="station.walk ?? 0"
-        :aria-label="`${station.name}: minutes to walk there`"
-        @commit="walk($event)"
+        :value="warmUp(station.oven)"
+        :aria-label="`${station.name}: minutes until it is hot`"
+        @commit="speed"
       />
-      min</label
-    >
-    <label v-if="station.kind === 'burner'"
-      ><input
-        type="checkbox"
-        :checked="station.tags.includes('large')"
-        @change="
-          emit('edit', {
-            tags: [
-              ...station.tags.filter((t) => t !== 'large'),
-              ...(($event.target as HTMLInputElement).checked ? ['large'] : []),
-            ],
-          })
-        "
+      <CheckField
+        :value="station.oven.methods.includes('grill')"
+        label="grill"
+        :aria-label="`${station.name} has a grill`"
+        @set="inOven({ methods: $event ? ['bake', 'grill'] : ['bake'] })"
       />
-      strong</label
-    >
-  </span>
+    </template>
+    <TypedField
+      v-if="station.kind === 'outdoor-grill' || station.walk"
+      unit="min to walk there"
+      inputmode="decimal"
+      :value="station.walk ?? 0"
+      :aria-label="`${station.name}: minutes to walk there`"
+      @commit="walk"
+    />
+    <CheckField
+      v-if="station.kind === 'burner'"
+      :value="station.tags.includes('large')"
+      label="strong"
+      :aria-label="`${station.name} is strong`"
+      @set="strong"
+    />
+  </div>
 </template>
 
 <style scoped>
 .facts {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 10px;
-  font-size: 0.88rem;
-}
-.facts label {
-  display: flex;
-  gap: 4px;
+  gap: 6px 10px;
   align-items: center;
 }
-.facts .inset {
-  width: 3.6em;
-  padding: 3px 6px;
+.facts > * {
+  flex: none;
 }
 </style>

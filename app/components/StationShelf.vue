@@ -1,9 +1,16 @@
 <script setup lang="ts">
-import { mdiDrag } from '@mdi/js'
+import {
+  mdiArrowDown,
+  mdiArrowUp,
+  mdiChevronDown,
+  mdiChevronUp,
+  mdiDrag,
+  mdiTrashCanOutline,
+} from '@mdi/js'
 import { computed, ref } from 'vue'
-import { STATION_KINDS, type KitchenStation, type Zone } from '~~/core/kitchen'
+import { KINDS, type KitchenStation, type Zone } from '~~/core/kitchen'
 import { useDragOrder } from '~/composables/useDragOrder'
-import { kindWord } from '~/composables/useWords'
+import { mostIn, stationWords } from '~/composables/useStationWords'
 
 const props = defineProps<{ zone: Zone; title: string; stations: KitchenStation[] }>()
 const emit = defineEmits<{
@@ -16,12 +23,20 @@ const emit = defineEmits<{
 
 const list = ref<HTMLElement>()
 useDragOrder(list, (i, by) => emit('move', props.stations[i]!.id, by))
-
+/** The one whose facts can be changed just now. */
+const open = ref<string>()
 const kinds = computed(() =>
-  Object.entries(STATION_KINDS)
-    .filter(([, s]) => s.zone === props.zone)
-    .map(([kind]) => kind),
+  Object.entries(KINDS)
+    .filter(([, k]) => k.usual.zone === props.zone)
+    .map(([value, { one }]) => ({ value, title: one })),
 )
+/** A burner is drawn as wide as it is; where that is not known, a strong one wider than others. */
+const across = (s: KitchenStation) =>
+  props.zone === 'hob'
+    ? {
+        '--across': `${Math.min(30, Math.max(12, s.size ?? (s.tags.includes('large') ? 22 : 17)))}`,
+      }
+    : {}
 </script>
 
 <template>
@@ -31,155 +46,167 @@ const kinds = computed(() =>
       <li
         v-for="(s, i) in stations"
         :key="s.id"
-        :class="{ out: s.outOfUse }"
+        :class="{ out: s.outOfUse, open: open === s.id }"
+        :style="across(s)"
         :data-test="`station-${s.id}`"
       >
-        <span v-if="stations.length > 1" class="grip" :title="`Drag ${s.name} to its place`"
-          ><v-icon :icon="mdiDrag" size="18"
-        /></span>
-        <TypedField
-          class="over"
-          :value="s.name"
-          :aria-label="`Name of ${s.name}`"
-          @commit="emit('edit', s.id, { name: $event })"
-        />
-        <StationFacts
-          class="facts"
-          :station="s"
-          @edit="emit('edit', s.id, $event)"
-          @wrong="emit('wrong', $event)"
-        />
-        <span class="act">
-          <button
-            type="button"
-            :disabled="i === 0"
-            :aria-label="`${s.name} one place up`"
-            @click="emit('move', s.id, -1)"
-          >
-            ↑
-          </button>
-          <button
-            type="button"
-            :disabled="i === stations.length - 1"
-            :aria-label="`${s.name} one place down`"
-            @click="emit('move', s.id, 1)"
-          >
-            ↓
-          </button>
-          <button
-            type="button"
-            :aria-pressed="s.outOfUse"
-            @click="emit('edit', s.id, { outOfUse: !s.outOfUse })"
-          >
-            {{ s.outOfUse ? 'not today' : 'in use' }}
-          </button>
-          <button type="button" :aria-label="`Take ${s.name} away`" @click="emit('remove', s.id)">
-            ×
-          </button>
-        </span>
+        <div class="line">
+          <span v-if="stations.length > 1" class="grip" :title="`Drag ${s.name} to its place`"
+            ><v-icon :icon="mdiDrag" size="18"
+          /></span>
+          <TypedField
+            as="text"
+            class="name"
+            :value="s.name"
+            :aria-label="`Name of ${s.name}`"
+            @commit="emit('edit', s.id, { name: $event })"
+          />
+          <span class="quiet words" :title="mostIn(s)?.source">{{
+            s.outOfUse ? 'not in use' : stationWords(s)
+          }}</span>
+          <IconButton
+            :icon="open === s.id ? mdiChevronUp : mdiChevronDown"
+            :label="`More about ${s.name}`"
+            :aria-expanded="open === s.id"
+            @click="open = open === s.id ? undefined : s.id"
+          />
+        </div>
+        <div v-if="open === s.id" class="more-of-it">
+          <StationFacts
+            :station="s"
+            @edit="emit('edit', s.id, $event)"
+            @wrong="emit('wrong', $event)"
+          />
+          <div class="act">
+            <CheckField
+              :value="!s.outOfUse"
+              label="in use"
+              :aria-label="`${s.name} is in use`"
+              @set="emit('edit', s.id, { outOfUse: !$event })"
+            />
+            <IconButton
+              :icon="mdiArrowUp"
+              :disabled="i === 0"
+              :label="`${s.name} one place up`"
+              @click="emit('move', s.id, -1)"
+            />
+            <IconButton
+              :icon="mdiArrowDown"
+              :disabled="i === stations.length - 1"
+              :label="`${s.name} one place down`"
+              @click="emit('move', s.id, 1)"
+            />
+            <IconButton
+              :icon="mdiTrashCanOutline"
+              :label="`Take ${s.name} away`"
+              @click="emit('remove', s.id)"
+            />
+          </div>
+        </div>
       </li>
     </ul>
-    <p class="adds">
-      <button v-for="k in kinds" :key="k" type="button" class="more" @click="emit('add', k)">
-        + {{ kindWord(k) }}
-      </button>
-    </p>
+    <AddMenu :items="kinds" :label="`Add to ${title.toLowerCase()}`" @pick="emit('add', $event)" />
   </section>
 </template>
 
 <style scoped>
-.shelf {
-  padding: 12px 16px 10px;
-  border-top: 4px solid rgb(var(--v-theme-primary));
-  background: rgb(var(--v-theme-surface));
-}
 h2 {
+  margin-bottom: 2px;
   font-size: 1.15rem;
 }
 li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 10px;
-  align-items: center;
-  padding: 5px 0;
   border-bottom: 1px solid var(--hair);
+}
+.line {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 40px;
 }
 .grip {
   cursor: grab;
   touch-action: none;
   color: var(--quiet);
 }
-.out .over,
-.out .facts {
+.out :deep(.name) {
   text-decoration: line-through;
-  color: var(--quiet);
 }
-.over {
-  flex: 1 1 8em;
+.line :deep(.name) {
+  flex: 0 1 11em;
   min-width: 6em;
+}
+.words {
+  flex: 1;
+  font-size: 0.9rem;
+}
+.more-of-it {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 4px 8px 10px 26px;
 }
 .act {
   display: flex;
-  gap: 4px;
-  margin-left: auto;
+  gap: 2px;
+  align-items: center;
 }
-.act button {
-  white-space: nowrap;
-  min-width: 30px;
-  min-height: 32px;
-  font-size: 0.88rem;
-}
-.act button:disabled {
-  opacity: 0.35;
-}
-.act [aria-pressed='true'] {
-  color: rgb(var(--v-theme-error));
-}
+/* The hob as one stands before it: what is named first is in front. */
 .hob ul {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 10px;
+  display: flex;
+  flex-wrap: wrap-reverse;
+  gap: 10px 6px;
+  align-items: center;
+  justify-content: space-around;
   margin: 8px 0;
   padding: 12px;
   border-radius: 14px;
   background: rgb(var(--v-theme-surface-variant));
 }
 .hob li {
+  display: flex;
+  flex: 1 1 44%;
   flex-direction: column;
-  gap: 2px;
   align-items: center;
-  padding: 10px 6px;
-  border: 3px double var(--quiet);
-  border-radius: 40px;
+  border: 0;
 }
-.hob .over {
+.hob .line {
+  flex-direction: column;
+  gap: 0;
+  align-items: center;
+  justify-content: center;
+  width: calc(var(--across) * 7.2px);
+  height: calc(var(--across) * 7.2px);
+  min-width: 112px;
+  min-height: 112px;
+  padding: 6px;
+  position: relative;
+  border: 3px double var(--quiet);
+  border-radius: 50%;
+}
+.hob .grip {
+  position: absolute;
+  top: 6px;
+}
+.hob .line :deep(.name) {
   flex: none;
-  width: 100%;
+  width: 88%;
+  min-width: 0;
+}
+.hob :deep(.name input) {
   text-align: center;
 }
-.hob .act {
-  margin: 0;
+.hob :deep(.name .v-field) {
+  font-size: 0.92rem;
 }
-.adds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 6px;
-  margin-top: 8px;
+.hob .words {
+  flex: none;
+  font-size: 0.8rem;
+  text-align: center;
 }
-@media (max-width: 500px) {
-  .hob ul {
-    gap: 8px;
-    padding: 8px;
-  }
-  .hob li {
-    border-radius: 24px;
-  }
-  .hob .act {
-    flex-wrap: wrap;
-    justify-content: center;
-  }
-  .hob .act button {
-    min-width: 26px;
-  }
+.hob .more-of-it {
+  justify-content: center;
+  padding: 8px;
 }
 </style>

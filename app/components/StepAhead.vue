@@ -24,25 +24,22 @@ const how = (typed: string) =>
 
 <template>
   <div class="ahead">
-    <label class="named">
-      Can be done ahead, days
-      <TypedField
-        class="inset days"
-        inputmode="numeric"
-        :value="step.ahead?.days"
-        :aria-invalid="!!errors.ahead"
-        @commit="days"
-      />
-    </label>
-    <label v-if="step.ahead" class="named">
-      It keeps
-      <TypedField
-        class="inset"
-        :value="step.ahead.how"
-        placeholder="in water in the fridge"
-        @commit="how"
-      />
-    </label>
+    <TypedField
+      label="Can be done ahead"
+      unit="days"
+      inputmode="numeric"
+      aria-label="Can be done ahead, days"
+      :value="step.ahead?.days"
+      :aria-invalid="!!errors.ahead"
+      @commit="days"
+    />
+    <TypedField
+      v-if="step.ahead"
+      label="It keeps"
+      :value="step.ahead.how"
+      placeholder="in water in the fridge"
+      @commit="how"
+    />
     <p v-if="step.ahead && step.work === 'brown'" class="caution">
       Meat is cooked through before it is chilled, or kept raw: half-cooked it keeps germs growing.
       Follow local guidance.
@@ -56,8 +53,5 @@ const how = (typed: string) =>
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-.days {
-  width: 7em;
 }
 </style>

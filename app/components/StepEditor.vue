@@ -15,12 +15,14 @@ const { errors, apply } = useFields<Step>((edit) => props.change(edit))
 
 const chosen = ref(0)
 const way = computed(() => props.step.ways[Math.min(chosen.value, props.step.ways.length - 1)]!)
-const HYGIENE = {
-  raw: 'raw meat, fish or egg',
-  produce: 'vegetables and fruit',
-  ready: 'food that is eaten as it is',
-  neutral: 'nothing that matters',
-}
+const HYGIENE: { value: NonNullable<Step['hygiene']> | ''; title: string }[] = [
+  { value: '', title: 'as this work usually is' },
+  { value: 'raw', title: 'raw meat, fish or egg' },
+  { value: 'produce', title: 'vegetables and fruit' },
+  { value: 'ready', title: 'food that is eaten as it is' },
+  { value: 'neutral', title: 'nothing that matters' },
+]
+const KINDS_OF_WORK = WORK_KINDS.map((value) => ({ value, title: WORK_WORDS[value] }))
 
 function nameWay(label: string) {
   const { id } = way.value
@@ -44,7 +46,6 @@ function removeWay() {
   chosen.value = 0
   void apply('ways', (s) => ({ ...s, ways: s.ways.filter((w) => w.id !== id) }))
 }
-const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
 <template>
@@ -60,60 +61,47 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
         >
       </li>
     </ul>
-    <label class="named">
-      What to do
-      <TypedField
-        class="inset"
-        :value="step.do"
-        :aria-invalid="!!errors.do"
-        @commit="apply('do', (s) => ({ ...s, do: $event }))"
-      />
-    </label>
+    <TypedField
+      label="What to do"
+      long
+      :value="step.do"
+      :aria-invalid="!!errors.do"
+      @commit="apply('do', (s) => ({ ...s, do: $event }))"
+    />
     <p v-if="errors.do" class="wrong" role="alert">{{ errors.do }}</p>
     <div class="fields">
-      <label class="named">
-        Kind of work
-        <select
-          class="inset"
-          :value="step.work"
-          @change="apply('work', (s) => ({ ...s, work: chosenIn($event) as Step['work'] }))"
-        >
-          <option v-for="k in WORK_KINDS" :key="k" :value="k">{{ WORK_WORDS[k] }}</option>
-        </select>
-      </label>
-      <label class="named">
-        Hands are on
-        <select
-          class="inset"
-          :value="step.hygiene ?? ''"
-          @change="
-            apply('hygiene', (s) => ({
-              ...s,
-              hygiene: (chosenIn($event) || undefined) as Step['hygiene'],
-            }))
-          "
-        >
-          <option value="">as this work usually is</option>
-          <option v-for="(word, key) in HYGIENE" :key="key" :value="key">{{ word }}</option>
-        </select>
-      </label>
-      <label v-if="step.ways.length > 1" class="named">
-        This way is called
-        <TypedField class="inset" :value="way.label" @commit="nameWay" />
-      </label>
+      <PickField
+        label="Kind of work"
+        :value="step.work"
+        :items="KINDS_OF_WORK"
+        @pick="apply('work', (s) => ({ ...s, work: $event }))"
+      />
+      <PickField
+        label="Hands are on"
+        :value="step.hygiene ?? ''"
+        :items="HYGIENE"
+        @pick="apply('hygiene', (s) => ({ ...s, hygiene: $event || undefined }))"
+      />
+      <TypedField
+        v-if="step.ways.length > 1"
+        label="This way is called"
+        :value="way.label"
+        @commit="nameWay"
+      />
     </div>
-    <div v-if="step.ways.length > 1" class="ways" role="tablist" aria-label="Ways to do it">
-      <button
-        v-for="(w, i) in step.ways"
-        :key="w.id"
-        type="button"
-        role="tab"
-        :aria-selected="w.id === way.id"
-        @click="chosen = i"
-      >
+    <v-btn-toggle
+      v-if="step.ways.length > 1"
+      :model-value="way.id"
+      mandatory
+      density="compact"
+      variant="outlined"
+      aria-label="Ways to do it"
+      @update:model-value="chosen = step.ways.findIndex((w) => w.id === $event)"
+    >
+      <v-btn v-for="w in step.ways" :key="w.id" :value="w.id" size="small">
         {{ w.label ?? 'as written' }}
-      </button>
-    </div>
+      </v-btn>
+    </v-btn-toggle>
     <p v-if="errors.ways" class="wrong" role="alert">{{ errors.ways }}</p>
     <WayFields :key="way.id" :recipe="recipe" :step="step" :way="way" :change="change" />
     <StepWaits :recipe="recipe" :step="step" :change="change" />
@@ -149,7 +137,6 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
   background: rgb(var(--v-theme-surface));
 }
 .fields,
-.ways,
 .buttons {
   display: flex;
   flex-wrap: wrap;
@@ -163,13 +150,7 @@ const chosenIn = (event: Event) => (event.target as HTMLSelectElement).value
   padding: 4px 0;
   color: rgb(var(--v-theme-error));
 }
-.ways button:not(.v-btn) {
-  padding: 4px 12px;
-  border: 1.5px solid var(--quiet);
-  border-radius: 14px;
-}
-.ways button[aria-selected='true']:not(.v-btn) {
-  border-color: rgb(var(--v-theme-primary));
-  font-weight: 650;
+.fields > * {
+  flex: 1 1 200px;
 }
 </style>

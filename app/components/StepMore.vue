@@ -7,7 +7,7 @@ import { useFields, type Change } from '~/composables/useFields'
 const props = defineProps<{ recipe: Recipe; step: Step; change: Change<Step> }>()
 const { errors, apply, figure } = useFields<Step>((edit) => props.change(edit))
 
-const SCALES = [
+const SCALES: { value: Step['scale']; title: string }[] = [
   { value: 'once', title: 'the same time' },
   { value: 'pot', title: 'half as long again' },
   { value: 'each', title: 'twice as long' },
@@ -45,57 +45,55 @@ function setPanfuls(key: 'pieces' | 'per28', typed: string) {
   <details class="more">
     <summary>More about this step</summary>
     <div class="fields">
-      <v-select
-        :model-value="step.uses"
-        :items="ingredients"
-        label="What goes in"
-        multiple
-        chips
-        closable-chips
-        class="wide"
-        @update:model-value="apply('uses', (s) => ({ ...s, uses: $event }))"
-      />
-      <v-select
-        :model-value="step.scale"
-        :items="SCALES"
+      <FieldName label="What goes in" class="wide">
+        <v-select
+          :model-value="step.uses"
+          :items="ingredients"
+          aria-label="What goes in"
+          multiple
+          chips
+          closable-chips
+          @update:model-value="apply('uses', (s) => ({ ...s, uses: $event }))"
+        />
+      </FieldName>
+      <PickField
         label="Twice as much takes"
-        @update:model-value="apply('scale', (s) => ({ ...s, scale: $event }))"
+        :value="step.scale"
+        :items="SCALES"
+        @pick="apply('scale', (s) => ({ ...s, scale: $event }))"
       />
-      <v-select
-        :model-value="stays"
-        :items="STAYS"
+      <PickField
         label="Afterwards"
+        :value="stays"
+        :items="STAYS"
         :hint="`By its words ${staysIn({ ...step, stays: undefined }) ? 'it stays in' : 'it comes out'}`"
         persistent-hint
-        @update:model-value="setStays"
+        @pick="setStays"
       />
-      <v-checkbox
-        :model-value="step.aside"
+      <CheckField
+        class="wide"
+        :value="step.aside"
         label="Runs on after the session, and does not count as it"
-        density="compact"
-        hide-details
-        @update:model-value="apply('aside', (s) => ({ ...s, aside: $event === true }))"
+        @set="apply('aside', (s) => ({ ...s, aside: $event }))"
       />
-      <div v-if="browns" class="panfuls">
-        <label>
-          By the panful:
-          <TypedField
-            class="inset"
-            inputmode="numeric"
-            aria-label="Pieces in one batch"
-            :value="step.panfuls?.pieces"
-            @commit="setPanfuls('pieces', $event)"
-          />
-          pieces in a batch, a 28 cm pan takes
-          <TypedField
-            class="inset"
-            inputmode="numeric"
-            aria-label="Pieces that a 28 cm pan takes"
-            :value="step.panfuls?.per28"
-            @commit="setPanfuls('per28', $event)"
-          />
-        </label>
-      </div>
+      <template v-if="browns">
+        <TypedField
+          label="By the panful, of one batch"
+          unit="pieces"
+          inputmode="numeric"
+          aria-label="Pieces in one batch"
+          :value="step.panfuls?.pieces"
+          @commit="setPanfuls('pieces', $event)"
+        />
+        <TypedField
+          label="A pan of 28 cm takes"
+          unit="pieces"
+          inputmode="numeric"
+          aria-label="Pieces that a 28 cm pan takes"
+          :value="step.panfuls?.per28"
+          @commit="setPanfuls('per28', $event)"
+        />
+      </template>
     </div>
     <p v-for="(message, field) in errors" v-show="message" :key="field" class="wrong" role="alert">
       {{ message }}
@@ -115,11 +113,7 @@ summary {
   align-items: start;
   margin-top: 8px;
 }
-.wide,
-.panfuls {
+.wide {
   grid-column: 1 / -1;
-}
-.panfuls :deep(.inset) {
-  width: 4.5em;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { equipmentFor, lawOf, stripOf, whenOf, type Recipe } from '~~/core/recipe'
+import { heatRange } from '~/composables/useMeasures'
 import { kindWord, minutesText, WORK_WORDS } from '~/composables/useWords'
 
 const props = defineProps<{ recipe: Recipe; open: string | undefined }>()
@@ -81,9 +82,10 @@ const wait = (step: Recipe['steps'][number]) => {
         />
       </div>
       <div class="content">
-        <button
-          type="button"
-          class="step"
+        <v-btn
+          variant="text"
+          block
+          class="pressed step"
           :aria-expanded="open === s.id"
           :data-test="`step-${s.id}`"
           @click="emit('open', s.id)"
@@ -93,9 +95,9 @@ const wait = (step: Recipe['steps'][number]) => {
             <span class="figure time">{{
               minutesText(s.ways[0]!.minutes[0], s.ways[0]!.minutes[1])
             }}</span>
-            <span v-if="s.ways[0]!.heat" class="figure hot"
-              >{{ s.ways[0]!.heat.celsius[0] }}–{{ s.ways[0]!.heat.celsius[1] }} °C</span
-            >
+            <span v-if="s.ways[0]!.heat" class="figure hot">{{
+              heatRange(s.ways[0]!.heat.celsius)
+            }}</span>
             <span class="quiet">{{ wait(s) }}</span>
             <span v-if="whenOf(recipe, s.id)" class="when"
               >if {{ whenOf(recipe, s.id)!.option.label }}</span
@@ -107,7 +109,7 @@ const wait = (step: Recipe['steps'][number]) => {
             <span v-if="s.doubts.length" class="doubt">to confirm</span>
           </span>
           <span class="do">{{ s.do }}</span>
-        </button>
+        </v-btn>
         <slot v-if="open === s.id" :step="s" />
       </div>
     </li>
@@ -165,14 +167,16 @@ svg circle.hands {
   min-width: 0;
   border-bottom: 1px solid var(--hair);
 }
-button.step:not(.v-btn) {
+.step {
+  height: calc(var(--row) - 1px) !important;
+  padding: 2px 8px !important;
+}
+.step :deep(.v-btn__content) {
   display: flex;
   flex-direction: column;
+  align-items: start;
   justify-content: center;
-  width: 100%;
-  height: calc(var(--row) - 1px);
-  padding: 2px 8px;
-  text-align: left;
+  min-width: 0;
 }
 .step[aria-expanded='true'] {
   background: rgb(var(--v-theme-surface-variant));

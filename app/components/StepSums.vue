@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { markText, OVEN_MARKS } from '~~/core/quantity'
+import { heatText, said } from '~/composables/useMeasures'
 import { litresBy } from '~~/core/session'
 import {
-  GAS_MARKS,
   grainOf,
   grainSum,
   pressureMinutes,
@@ -68,78 +69,81 @@ const pot = computed(() => {
   const filled = litresBy(props.recipe, props.step.id)
   return filled >= 0.75 ? { filled, heads: servingsPerPot(filled) } : undefined
 })
+const marks = computed(() =>
+  OVEN_MARKS.map(([mark, value]) => ({
+    value,
+    title: `mark ${markText(mark)} = ${heatText(value)}`,
+  })),
+)
 const oven = computed(() => props.way.on.some((o) => o.kind === 'oven'))
 </script>
 
 <template>
   <div v-if="meat || grains || pressure || pot || oven" class="sums">
-    <p v-if="meat">
-      {{ meat.item }} of
-      <input
-        class="inset"
-        :value="kilos ?? (inKilos(meat) || '')"
+    <div v-if="meat" class="sum">
+      <span>{{ meat.item }}, the heaviest piece</span>
+      <v-text-field
+        v-model="kilos"
+        class="snug"
+        :placeholder="String(inKilos(meat) || '')"
+        persistent-placeholder
+        suffix="kg"
         inputmode="decimal"
         :aria-label="`Weight of the heaviest piece of ${meat.item}, in kg`"
-        @input="kilos = ($event.target as HTMLInputElement).value"
       />
-      kg:
       <template v-if="roast">
         <strong class="figure">{{ roast.least }}–{{ roast.most }} min</strong>
-        <button type="button" @click="emit('minutes', roast.least, roast.most)">take it</button>
-        <small class="quiet">{{ roast.source }}</small>
+        <v-btn size="small" variant="tonal" @click="emit('minutes', roast.least, roast.most)"
+          >Take it</v-btn
+        >
+        <small class="quiet">{{ said(roast.source) }}</small>
       </template>
-      <small v-else class="quiet">how heavy is the heaviest piece?</small>
-    </p>
+      <small v-else class="quiet">how heavy is it?</small>
+    </div>
     <p v-if="grains && grain">
-      {{ grain.item }}: <strong class="figure">{{ grains.water }} ml</strong> of water,
+      {{ grain.item }}: <strong class="figure">{{ said(`${grains.water} ml`) }}</strong> of water,
       <strong class="figure">{{ grains.minutes.least }}–{{ grains.minutes.most }} min</strong>,
-      about {{ grains.cooked }} g cooked
-      <button type="button" @click="emit('minutes', grains.minutes.least, grains.minutes.most)">
-        take it
-      </button>
+      about {{ said(`${grains.cooked} g`) }} cooked
+      <v-btn
+        size="small"
+        variant="tonal"
+        @click="emit('minutes', grains.minutes.least, grains.minutes.most)"
+        >Take it</v-btn
+      >
       <small class="quiet">{{ grains.minutes.source }}</small>
     </p>
-    <p v-if="step.work === 'pressure'">
-      With
-      <input
+    <div v-if="step.work === 'pressure'" class="sum">
+      <span>With</span>
+      <v-text-field
         v-model="litres"
-        class="inset"
+        class="snug"
+        suffix="litres"
         inputmode="decimal"
         aria-label="Litres in the pressure cooker"
       />
-      litres in it:
+      <span>in it:</span>
       <template v-if="pressure">
         up in <strong class="figure">{{ pressure.up.least }}–{{ pressure.up.most }} min</strong>,
         down by itself in
         <strong class="figure">{{ pressure.down.least }}–{{ pressure.down.most }} min</strong>
         <small class="quiet">{{ pressure.up.source }}; {{ pressure.down.source }}</small>
       </template>
-    </p>
+    </div>
     <p v-if="pot">
-      About <strong class="figure">{{ pot.filled.toFixed(1) }} l</strong> has gone in by here: as
-      soup or stew
+      About <strong class="figure">{{ said(`${pot.filled.toFixed(1)} l`) }}</strong> has gone in by
+      here: as soup or stew
       <strong class="figure">{{ pot.heads.least }}–{{ pot.heads.most }}</strong> servings
       <small class="quiet"
-        >{{ pot.heads.source }}; without what is counted in pieces or spoons</small
+        >{{ said(pot.heads.source) }}; without what is counted in pieces or spoons</small
       >
     </p>
-    <label v-if="oven">
-      Oven mark
-      <select
-        class="inset"
-        :value="''"
-        aria-label="Set the oven by its mark"
-        @change="
-          emit('heat', Number(($event.target as HTMLSelectElement).value))
-          ;($event.target as HTMLSelectElement).value = ''
-        "
-      >
-        <option value="">choose …</option>
-        <option v-for="(celsius, mark) in GAS_MARKS" :key="mark" :value="celsius">
-          mark {{ mark }} = {{ celsius }} °C
-        </option>
-      </select>
-    </label>
+    <PickField
+      v-if="oven"
+      :items="marks"
+      aria-label="Set the oven by its mark"
+      placeholder="Oven mark …"
+      @pick="emit('heat', $event)"
+    />
   </div>
 </template>
 
@@ -150,22 +154,18 @@ const oven = computed(() => props.way.on.some((o) => o.kind === 'oven'))
   background: rgb(var(--v-theme-background));
   font-size: 0.9rem;
 }
-.sums p {
+.sums p,
+.sum {
   margin-bottom: 6px;
 }
-input.inset {
-  width: 4em;
-  padding: 2px 6px;
+.sum {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
 }
-select.inset {
-  padding: 3px 6px;
-}
-button:not(.v-btn) {
-  min-height: 28px;
-  padding: 0 10px;
-  text-decoration: underline;
-}
-small {
+.sums small {
   display: block;
+  flex-basis: 100%;
 }
 </style>

@@ -54,44 +54,31 @@ const mostText = (wait: Wait) => (wait.most === null ? 'any' : wait.most)
   <details v-if="others.length" :open="step.after.length > 0">
     <summary>Waits for {{ step.after.length || 'nothing' }}</summary>
     <div v-for="o in others" :key="o.id" class="wait">
-      <v-checkbox
-        :model-value="waitOf(o.id) !== undefined"
-        :label="o.do"
-        density="compact"
-        hide-details
-        @update:model-value="setWait(o.id, $event === true)"
-      />
+      <CheckField :value="waitOf(o.id) !== undefined" :label="o.do" @set="setWait(o.id, $event)" />
       <div v-if="waitOf(o.id)" class="times">
-        <label>
-          begins
-          <TypedField
-            class="inset most"
-            inputmode="numeric"
-            placeholder="0"
-            :aria-label="`Shortest wait after: ${o.do}`"
-            :value="waitOf(o.id)?.least"
-            @commit="setLeast(o.id, $event)"
-          />
-        </label>
-        <label>
-          to
-          <TypedField
-            class="inset most"
-            inputmode="text"
-            :placeholder="usualOf(o.id) ? String(usualOf(o.id)!.most) : 'any'"
-            :aria-label="`Longest wait after: ${o.do}`"
-            :value="mostText(waitOf(o.id)!)"
-            @commit="setMost(o.id, $event)"
-          />
-          min later
-        </label>
-        <v-checkbox
-          :model-value="waitOf(o.id)?.food !== false"
+        <span>begins</span>
+        <TypedField
+          class="snug"
+          inputmode="numeric"
+          placeholder="0"
+          :aria-label="`Shortest wait after: ${o.do}`"
+          :value="waitOf(o.id)?.least"
+          @commit="setLeast(o.id, $event)"
+        />
+        <span>to</span>
+        <TypedField
+          inputmode="text"
+          unit="min later"
+          :placeholder="usualOf(o.id) ? String(usualOf(o.id)!.most) : 'any'"
+          :aria-label="`Longest wait after: ${o.do}`"
+          :value="mostText(waitOf(o.id)!)"
+          @commit="setMost(o.id, $event)"
+        />
+        <CheckField
+          :value="waitOf(o.id)?.food !== false"
           label="its food goes in"
-          density="compact"
-          hide-details
           :aria-label="`The food goes in from: ${o.do}`"
-          @update:model-value="setFood(o.id, $event === true)"
+          @set="setFood(o.id, $event)"
         />
         <small v-if="waitOf(o.id)?.most === undefined && usualOf(o.id)" class="quiet">
           {{ usualOf(o.id)!.most }} min by itself: {{ usualOf(o.id)!.source }}
@@ -120,15 +107,5 @@ summary {
 }
 .times small {
   flex-basis: 100%;
-}
-label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 32px;
-  font-size: 0.92rem;
-}
-.most {
-  width: 4.5em;
 }
 </style>

@@ -8,6 +8,13 @@ const { errors, apply } = useFields<Recipe>((edit) => props.change(edit))
 const when = computed(() => whenOf(props.recipe, props.step.id))
 const value = computed(() => (when.value ? `${when.value.route.id} ${when.value.option.id}` : ''))
 
+const options = computed(() => [
+  { value: '', title: 'always' },
+  ...props.recipe.routes.flatMap((r) =>
+    r.options.map((o) => ({ value: `${r.id} ${o.id}`, title: `when cooked ${o.label}` })),
+  ),
+])
+
 function choose(key: string) {
   const [route, option] = key.split(' ')
   void apply('when', (r) =>
@@ -20,25 +27,13 @@ const rename = (label: string) =>
 
 <template>
   <div v-if="recipe.routes.length" class="when">
-    <label class="named">
-      This is done
-      <select
-        class="inset"
-        :value="value"
-        @change="choose(($event.target as HTMLSelectElement).value)"
-      >
-        <option value="">always</option>
-        <template v-for="r in recipe.routes" :key="r.id">
-          <option v-for="o in r.options" :key="o.id" :value="`${r.id} ${o.id}`">
-            when cooked {{ o.label }}
-          </option>
-        </template>
-      </select>
-    </label>
-    <label v-if="when" class="named">
-      That way is called
-      <TypedField class="inset" :value="when.option.label" @commit="rename" />
-    </label>
+    <PickField label="This is done" :value="value" :items="options" @pick="choose" />
+    <TypedField
+      v-if="when"
+      label="That way is called"
+      :value="when.option.label"
+      @commit="rename"
+    />
     <p v-if="errors.when" class="wrong" role="alert">{{ errors.when }}</p>
   </div>
 </template>

@@ -6,6 +6,8 @@ import type { Kitchen } from '~~/core/kitchen'
 import type { Plan } from '~~/core/plan'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime } from '~/composables/useClock'
+import { standsAt } from '~/composables/useMeasures'
+import { useFollowing } from '~/composables/useFollowing'
 import { useWeave } from '~/composables/useWeave'
 
 const props = defineProps<{
@@ -30,20 +32,15 @@ const { columns, width, height, y, end, stretches, hands, threads, ovens, hairli
 })
 
 const clock = (seconds: number) => clockTime(props.session.start, seconds)
-const groups = computed(() => {
-  const out: { name: string; x: number; width: number }[] = []
-  for (const c of columns.value) {
-    const last = out[out.length - 1]
-    if (last?.name === c.group) last.width = c.x + c.width - last.x
-    else out.push({ name: c.group, x: c.x, width: c.width })
-  }
-  return out
+const { lookedAt, dishLooked, kept, keep, following, faded } = useFollowing({
+  dish: toRef(props, 'followed'),
+  hands,
+  stretches,
 })
 const ticks = computed(() => {
   const step = zoom.value >= 3 ? 300 : 900
   return Array.from({ length: Math.floor(end.value / step) + 1 }, (_, i) => i * step)
 })
-const faded = (dish: string | undefined) => props.followed !== undefined && dish !== props.followed
 /** Warmer the hotter, from pale amber at 100 °C to brick at 240. */
 const warmth = (celsius: number) =>
   `hsl(${36 - Math.min(24, Math.max(0, (celsius - 100) / 6))} 85% 55%)`
@@ -83,18 +80,13 @@ const summary = computed(
       role="region"
       aria-label="The weave, scrolls sideways"
     >
-      <svg class="heads" :width="width" height="96" :viewBox="`0 0 ${width} 96`" aria-hidden="true">
-        <g v-for="g in groups" :key="g.name + g.x">
-          <text :x="g.x" y="14" class="group">{{ g.name }}</text>
-          <line :x1="g.x" :x2="g.x + g.width" y1="19" y2="19" class="rule" />
-        </g>
-        <template v-for="c in columns" :key="c.id">
-          <text v-if="c.group === 'Hands'" :x="c.x + 2" y="88" class="name">{{ c.name }}</text>
-          <text v-else class="place" :transform="`translate(${c.x + 12},92) rotate(-58)`">
-            {{ c.name }}
-          </text>
-        </template>
-      </svg>
+      <WeaveHeads
+        :columns="columns"
+        :width="width"
+        :kept="kept"
+        @look="lookedAt = $event"
+        @keep="keep"
+      />
       <svg
         :width="width"
         :height="height"
@@ -150,9 +142,15 @@ const summary = computed(
           :stroke="t.colour"
           :stroke-width="t.thin ? 1.2 : 2"
           :stroke-dasharray="t.thin ? '2 3' : undefined"
-          :opacity="faded(t.dish) ? 0.05 : followed ? 0.95 : 0.34"
+          :opacity="faded(t) ? 0.05 : following ? 0.95 : 0.34"
         />
-        <g v-for="s in stretches" :key="s.activity" :opacity="faded(s.dish) ? 0.14 : 1">
+        <g
+          v-for="s in stretches"
+          :key="s.activity"
+          :opacity="faded(s) ? 0.14 : 1"
+          @mouseenter="dishLooked = s.dish"
+          @mouseleave="dishLooked = undefined"
+        >
           <title>{{ clock(s.from) }} to {{ clock(s.to) }}: {{ s.text }}</title>
           <rect
             v-for="fill in [s.look.colour, `url(#${s.look.pattern})`]"
@@ -169,7 +167,13 @@ const summary = computed(
             <text :x="s.x" :y="s.top + 12" class="mark">{{ s.mark }}</text>
           </g>
         </g>
-        <g v-for="h in hands" :key="h.key" :opacity="faded(h.dish) ? 0.14 : 1">
+        <g
+          v-for="h in hands"
+          :key="h.key"
+          :opacity="faded(h) ? 0.14 : 1"
+          @mouseenter="dishLooked = h.dish"
+          @mouseleave="dishLooked = undefined"
+        >
           <title>{{ clock(h.from) }} to {{ clock(h.to) }}: {{ h.text }}</title>
           <rect
             :x="h.x"
@@ -199,9 +203,16 @@ const summary = computed(
             :width="h.width - 13"
             :height="h.bottom - h.top"
           >
-            <text x="0" y="9.6" class="deed">
-              <tspan v-if="h.mark" class="deed-mark">{{ h.mark }}</tspan>
-              <tspan :dx="h.mark ? 4 : 0">{{ h.text }}</tspan>
+            <text class="deed">
+              <tspan v-if="h.mark" x="0" y="9.6" class="deed-mark">{{ h.mark }}</tspan>
+              <tspan
+                v-for="(line, k) in h.lines"
+                :key="k"
+                :x="h.mark && !k ? 20 : 0"
+                :y="9.6 + 12 * k"
+              >
+                {{ line }}
+              </tspan>
             </text>
           </svg>
         </g>
@@ -215,7 +226,7 @@ const summary = computed(
           :y="o.set + 10"
           class="heat"
         >
-          {{ o.celsius }}° {{ clock(o.setAt) }}
+          {{ standsAt(o.celsius) }} {{ clock(o.setAt) }}
         </text>
       </svg>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, useAttrs, watch } from 'vue'
 
 /**
  * A field that keeps what is being typed, though the value behind it is changed elsewhere
@@ -7,10 +7,18 @@ import { ref, watch } from 'vue'
  */
 const props = defineProps<{
   value: string | number | undefined
+  /** Said above it. */
+  label?: string
+  /** What a number in it counts, said behind it. */
+  unit?: string
   /** May be longer than its field is wide: it then takes several lines. */
   long?: boolean
+  /** Stands as text or as a heading until somebody types over it. */
+  as?: 'text' | 'heading'
 }>()
 const emit = defineEmits<{ commit: [typed: string] }>()
+defineOptions({ inheritAttrs: false })
+const attrs = useAttrs()
 const shown = () => String(props.value ?? '')
 const text = ref(shown())
 let focused = false
@@ -26,37 +34,39 @@ function enter() {
   focused = true
   before = text.value
 }
-/** What is pasted may have line breaks; the value is one line. */
-const commitLine = (typed: string) => emit('commit', typed.replace(/\s+/g, ' ').trim())
 function leave() {
   focused = false
   if (text.value === before) text.value = shown()
 }
+/** What is pasted may have line breaks; the value is one line. */
+function commit(event: Event) {
+  const typed = (event.target as HTMLInputElement).value
+  emit('commit', props.long ? typed.replace(/\s+/g, ' ').trim() : typed)
+}
+const bound = computed(() => ({
+  ...attrs,
+  class: [attrs.class, props.as && `as-${props.as}`, props.unit && 'snug'],
+  error: attrs['aria-invalid'] === true,
+  suffix: props.unit,
+  onFocus: enter,
+  onBlur: leave,
+  onChange: commit,
+}))
 </script>
 
 <template>
-  <textarea
-    v-if="long"
-    v-model="text"
-    rows="1"
-    @focus="enter"
-    @blur="leave"
-    @keydown.enter.prevent="($event.target as HTMLTextAreaElement).blur()"
-    @change="commitLine(($event.target as HTMLTextAreaElement).value)"
-  ></textarea>
-  <input
-    v-else
-    v-model="text"
-    @focus="enter"
-    @blur="leave"
-    @change="emit('commit', ($event.target as HTMLInputElement).value)"
-  />
+  <FieldName :label="label">
+    <v-textarea
+      v-if="long"
+      v-bind="bound"
+      v-model="text"
+      rows="1"
+      auto-grow
+      no-resize
+      @keydown.enter.prevent="($event.target as HTMLTextAreaElement).blur()"
+    />
+    <v-text-field v-else v-bind="bound" v-model="text">
+      <template v-if="$slots.default" #append-inner><slot /></template>
+    </v-text-field>
+  </FieldName>
 </template>
-
-<style scoped>
-textarea {
-  field-sizing: content;
-  vertical-align: top;
-  resize: none;
-}
-</style>

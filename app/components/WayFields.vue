@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { STATION_KINDS } from '~~/core/kitchen'
+import { KINDS } from '~~/core/kitchen'
 import { keptFor, type Recipe, type Step, type Way } from '~~/core/recipe'
 import { useFields, type Change } from '~/composables/useFields'
 import { kindWord } from '~/composables/useWords'
@@ -8,12 +8,10 @@ import { kindWord } from '~/composables/useWords'
 const props = defineProps<{ recipe: Recipe; step: Step; way: Way; change: Change<Step> }>()
 const { errors, apply, figure } = useFields<Step>((edit) => props.change(edit))
 
-/** What is there anyway, or is kept for cold things: nothing to choose for a step. */
-const ANYWAY = ['fridge', 'freezer', 'bench']
 const kinds = computed(() =>
-  Object.keys(STATION_KINDS).filter(
-    (k) => !ANYWAY.includes(k) && !props.way.on.some((o) => o.kind === k),
-  ),
+  Object.entries(KINDS)
+    .filter(([kind, { anyway }]) => !anyway && !props.way.on.some((o) => o.kind === kind))
+    .map(([value, { one }]) => ({ value, title: one })),
 )
 const kept = computed(() => keptFor(props.recipe, props.step.id))
 
@@ -60,40 +58,34 @@ function setEquipment(on: Way['on']) {
     ),
   )
 }
-function add(event: Event) {
-  const list = event.target as HTMLSelectElement
-  const kind = list.value
-  list.value = ''
-  // A dish in the oven takes a shelf.
+/** A dish in the oven takes a shelf. */
+const add = (kind: string) =>
   setEquipment([...props.way.on, kind === 'oven' ? { kind, amount: 1 } : { kind }])
-}
 </script>
 
 <template>
   <div class="way">
     <div class="fields">
-      <label v-for="(word, k) in WHICH" :key="word">
-        {{ word }} min
-        <TypedField
-          class="inset"
-          inputmode="decimal"
-          :value="way.minutes[k]"
-          :aria-invalid="!!errors.minutes"
-          :aria-label="`${word} minutes`"
-          @commit="setMinutes(k, $event)"
-        />
-      </label>
+      <TypedField
+        v-for="(word, k) in WHICH"
+        :key="word"
+        :label="word"
+        unit="min"
+        inputmode="decimal"
+        :value="way.minutes[k]"
+        :aria-invalid="!!errors.minutes"
+        :aria-label="`${word} minutes`"
+        @commit="setMinutes(k, $event)"
+      />
       <template v-if="way.on.some((o) => o.kind === 'oven')">
-        <label v-for="(word, k) in ['Oven from °C', 'to °C']" :key="word">
-          {{ word }}
-          <TypedField
-            class="inset"
-            inputmode="numeric"
-            :value="way.heat?.celsius[k]"
-            :aria-invalid="!!errors.heat"
-            @commit="typeHeat(k as 0 | 1, $event)"
-          />
-        </label>
+        <HeatField
+          v-for="(word, k) in ['Oven from', 'to']"
+          :key="word"
+          :label="word"
+          :value="way.heat?.celsius[k]"
+          :aria-invalid="!!errors.heat"
+          @commit="typeHeat(k as 0 | 1, $event)"
+        />
       </template>
     </div>
     <template v-for="f in ['minutes', 'heat', 'equipment']" :key="f">
@@ -108,27 +100,22 @@ function add(event: Event) {
     />
     <div class="gear">
       <span>With</span>
-      <span
+      <v-chip
         v-for="k in kept"
         :key="k"
-        class="chip kept"
+        class="kept"
         title="Kept from the step before or for the next"
-        >the {{ kindWord(k) }} all along</span
+        >the {{ kindWord(k) }} all along</v-chip
       >
-      <span v-for="(o, i) in way.on" :key="o.kind + i" class="chip">
-        {{ kindWord(o.kind) }}
-        <button
-          type="button"
-          :aria-label="`Without the ${kindWord(o.kind)}`"
-          @click="setEquipment(way.on.filter((_, k) => k !== i))"
-        >
-          ×
-        </button>
-      </span>
-      <select class="inset" aria-label="Add equipment" :value="''" @change="add">
-        <option value="">add …</option>
-        <option v-for="k in kinds" :key="k" :value="k">{{ kindWord(k) }}</option>
-      </select>
+      <v-chip
+        v-for="(o, i) in way.on"
+        :key="o.kind + i"
+        closable
+        :close-label="`Without the ${kindWord(o.kind)}`"
+        @click:close="setEquipment(way.on.filter((_, k) => k !== i))"
+        >{{ kindWord(o.kind) }}</v-chip
+      >
+      <AddMenu :items="kinds" label="Add equipment" @pick="add" />
     </div>
   </div>
 </template>
@@ -145,39 +132,13 @@ function add(event: Event) {
 .fields {
   flex-wrap: wrap;
 }
-label {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  width: 6.2em;
-  font-size: 0.85rem;
-}
-.inset {
-  width: 100%;
-}
 .gear {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 8px;
   align-items: center;
 }
-.gear .inset {
-  width: auto;
-}
-.chip {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  padding: 2px 4px 2px 12px;
-  border-radius: 14px;
-  background: rgb(var(--v-theme-surface-variant));
-}
 .kept {
-  padding-right: 12px;
   font-style: italic;
-}
-.chip button {
-  min-width: 26px;
-  min-height: 26px;
 }
 </style>

@@ -1,9 +1,9 @@
-import { addSeconds, format, parseISO } from 'date-fns'
+import { addSeconds, parseISO } from 'date-fns'
+import { timeOf } from './useMeasures'
 
-/** `9:05` for so many seconds after a session's start. */
-export function clockTime(start: string, seconds: number): string {
-  return format(addSeconds(parseISO(start), seconds), 'H:mm')
-}
+/** `9:05`, or `9:05 am`, for so many seconds after a session's start. */
+export const clockTime = (start: string, seconds: number): string =>
+  timeOf(addSeconds(parseISO(start), seconds))
 
 /** `2 h 05`, `35 min` or, where it is less than half a minute, `20 s`, from seconds. */
 export function spanText(seconds: number): string {

@@ -1,6 +1,8 @@
 import { computed, type Ref } from 'vue'
 import { decidingChain, handworkOf, strandsOf, type Strand } from '~~/core/board'
 import type { Kitchen } from '~~/core/kitchen'
+import { fitWords } from './fitWords'
+import { said } from './useMeasures'
 import { ovenSettings, type Plan } from '~~/core/plan'
 import type { CompiledSession } from '~~/core/session'
 import { dishLook, type DishLook } from './useDishLook'
@@ -104,7 +106,7 @@ export function useWeave(input: {
       return {
         ...s,
         dish,
-        text,
+        text: said(text),
         look: look(dish),
         mark: mark(dish),
         x: (column(s.strand)?.x ?? 0) + s.lane * LANE + LANE / 2,
@@ -120,12 +122,14 @@ export function useWeave(input: {
       const at = column(h.cook)!
       return {
         ...h,
+        text: said(h.text),
         x: at.x,
         width: at.width,
         top: y(h.from),
         bottom: y(h.to),
         look: h.dish === undefined ? undefined : look(h.dish),
         mark: h.dish === undefined ? '' : mark(h.dish),
+        lines: fitWords(said(h.text), at.width - 15, y(h.to) - y(h.from), h.dish !== undefined),
       }
     }),
   )

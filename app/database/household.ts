@@ -11,6 +11,7 @@ import {
 } from '~~/core/household'
 import type { Reading } from '~~/core/reading'
 import { database, type Database } from './database'
+import { MEASURES, measuresIn } from './measures'
 
 /** Raised whenever all is replaced: what was being worked out for what was there is of no use then. */
 const GENERATION = 'generation'
@@ -19,7 +20,12 @@ const GENERATION = 'generation'
 export async function collectHousehold(db: Database = database): Promise<Household> {
   const household = emptyHousehold(new Date().toISOString())
   const lists = await Promise.all(OWNED.map((list) => db.table(list).toArray()))
-  return Object.assign(household, Object.fromEntries(OWNED.map((list, i) => [list, lists[i]])))
+  const measures = measuresIn((await db.settings.get(MEASURES))?.value)
+  return Object.assign(
+    household,
+    measures && { measures },
+    Object.fromEntries(OWNED.map((list, i) => [list, lists[i]])),
+  )
 }
 
 /** What the household owns, without the time at which somebody looked. */
@@ -72,6 +78,9 @@ export function replaceHousehold(
       await db.table(list).clear()
       await db.table(list).bulkAdd(household[list])
     }
+    // A file that says nothing of it leaves it as it is.
+    if (household.measures)
+      await db.settings.put({ key: MEASURES, value: JSON.stringify(household.measures) })
     const back = await collectHousehold(db)
     const sorted = (h: Household): Household =>
       Object.assign({ ...h }, Object.fromEntries(OWNED.map((list) => [list, inOrder(h[list])])))

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { handworkOf } from '~~/core/board'
 import { leftOver } from '~~/core/recipe'
 import { fillEvenings, menuOf } from '~~/core/session'
+import { said } from '~/composables/useMeasures'
 import { usePlanShown } from '~/composables/usePlanShown'
 import { useSession } from '~/composables/useSession'
 import { useNotices } from '~/stores/notices'
@@ -112,10 +113,11 @@ function fill() {
           <h2>Left over for others</h2>
           <ul class="bare">
             <li v-for="o in offers" :key="o.from + o.line" class="offer">
-              <strong>{{ o.line }}</strong> from {{ nameOf(o.from) }}, keeps {{ o.days }} days:
+              <strong>{{ said(o.line) }}</strong> from {{ nameOf(o.from) }}, keeps
+              {{ o.days }} days:
               <template v-if="!o.takers.length">no recipe here asks for it.</template>
               <template v-for="(t, i) in o.takers" :key="t.recipe"
-                >{{ i ? '; ' : '' }}{{ nameOf(t.recipe) }} wants {{ t.wants }}</template
+                >{{ i ? '; ' : '' }}{{ nameOf(t.recipe) }} wants {{ said(t.wants) }}</template
               >
             </li>
           </ul>

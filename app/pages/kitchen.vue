@@ -102,7 +102,7 @@ const wrong = (text: string) => notices.show({ text, bad: true })
     <header v-if="kitchen" class="top">
       <h1>
         <TypedField
-          class="title display"
+          as="heading"
           :value="kitchen.name"
           aria-label="Name of the kitchen"
           @commit="apply((k) => ({ ...k, name: $event }))"
@@ -130,16 +130,18 @@ const wrong = (text: string) => notices.show({ text, bad: true })
         is here.
       </p>
       <div class="cards">
-        <button
+        <v-btn
           v-for="r in READY_KITCHENS"
           :key="r.title"
-          type="button"
-          class="card"
+          variant="outlined"
+          class="pressed card"
           @click="begin(r.kitchen)"
         >
-          <strong>{{ r.title }}</strong>
-          <span class="quiet">{{ r.about }}</span>
-        </button>
+          <span>
+            <strong>{{ r.title }}</strong>
+            <span class="quiet">{{ r.about }}</span>
+          </span>
+        </v-btn>
       </div>
     </section>
     <div v-if="kitchen" class="shelves">
@@ -204,13 +206,13 @@ const wrong = (text: string) => notices.show({ text, bad: true })
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
   gap: 14px;
 }
-button.card:not(.v-btn) {
-  display: flex;
-  flex-direction: column;
-  gap: 6px;
-  padding: 16px;
+.card {
+  padding: 16px !important;
   border: 2px solid rgb(var(--v-theme-primary));
-  border-radius: 12px;
-  text-align: left;
+  border-radius: 12px !important;
+}
+.card strong,
+.card .quiet {
+  display: block;
 }
 </style>

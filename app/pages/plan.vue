@@ -42,18 +42,6 @@ const handwork = computed(() =>
       :handwork="handwork"
     />
     <div class="board">
-      <SessionPanel
-        class="no-print"
-        :session="session"
-        :kitchen="kitchen"
-        :recipes="recipes"
-        :compiled="compiled"
-        :locked="cooking !== undefined"
-        :followed="followed"
-        :makespan="planning.running ? undefined : plan?.makespan"
-        @change="change"
-        @follow="followed = followed === $event ? undefined : $event"
-      />
       <section class="cloth" aria-label="The plan">
         <IssueList
           v-if="issues.length"
@@ -81,6 +69,18 @@ const handwork = computed(() =>
           <PlanProgress :can-plan="!cooking" :refusal="refusal" :broken="broken" @plan="planNow" />
         </TheWeave>
       </section>
+      <SessionPanel
+        class="side no-print"
+        :session="session"
+        :kitchen="kitchen"
+        :recipes="recipes"
+        :compiled="compiled"
+        :locked="cooking !== undefined"
+        :followed="followed"
+        :makespan="planning.running ? undefined : plan?.makespan"
+        @change="change"
+        @follow="followed = followed === $event ? undefined : $event"
+      />
     </div>
     <RunningList
       v-if="plan && compiled"
@@ -100,7 +100,18 @@ const handwork = computed(() =>
   align-items: start;
   margin-top: 12px;
 }
+/* Read first, filled in after it: beside it where there is room, below it on a phone. */
+.side {
+  grid-area: 1 / 1;
+}
+.cloth {
+  grid-area: 1 / 2;
+}
 @media (max-width: 900px) {
+  .side,
+  .cloth {
+    grid-area: auto;
+  }
   .board {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -1,5 +1,6 @@
 import { openDatabase } from '~/database/database'
 import { loadDemoOnce } from '~/database/demo'
+import { followMeasures } from '~/composables/useMeasures'
 import { NotSaved } from '~/database/failure'
 import { useNotices } from '~/stores/notices'
 import { useSaving } from '~/stores/saving'
@@ -26,6 +27,7 @@ export default defineNuxtPlugin(async (nuxt) => {
   saving.lasting = await openDatabase(() => (saving.blocked = true))
   saving.blocked = false
   useTabs().begin()
+  followMeasures()
   // The page stands first, and says that it is opening.
   nuxt.hook('app:mounted', () => {
     void saving

@@ -1,3 +1,4 @@
+import { mdiChevronDown } from '@mdi/js'
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 
@@ -39,25 +40,28 @@ const dark = {
   },
 }
 
+/** Fields and choices look as `main.css` has them, and have their names above them. */
+const FIELD = { variant: 'plain', density: 'compact', hideDetails: 'auto' } as const
+const CHOICE = { density: 'compact', hideDetails: true, color: 'primary' } as const
+
 export default defineNuxtPlugin((nuxt) => {
   nuxt.vueApp.use(
     createVuetify({
       theme: { defaultTheme: 'light', themes: { light, dark } },
       icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
       defaults: {
+        global: { ripple: false },
         VBtn: { variant: 'flat', rounded: 'lg' },
-        VTextField: {
-          variant: 'outlined',
-          density: 'compact',
-          rounded: 'lg',
-          hideDetails: 'auto',
-        },
-        VSelect: {
-          variant: 'outlined',
-          density: 'compact',
-          rounded: 'lg',
-          hideDetails: 'auto',
-        },
+        VTextField: FIELD,
+        VTextarea: FIELD,
+        VSelect: { ...FIELD, menuIcon: mdiChevronDown },
+        VCheckbox: CHOICE,
+        VRadioGroup: { density: 'compact', hideDetails: true },
+        VRadio: CHOICE,
+        VMenu: { offset: 4 },
+        VList: { density: 'compact', rounded: 'lg', elevation: 3 },
+        VCard: { rounded: 'lg' },
+        VChip: { size: 'small', rounded: 'lg', variant: 'tonal' },
       },
     }),
   )

@@ -30,6 +30,8 @@ const RANK: Record<Instruction['kind'], number> = {
 export interface TellingOptions {
   /** The time of day, or since the start, for so many seconds. */
   clock?: (seconds: number) => string
+  /** What an oven is set to, as its dial says it, from degrees Celsius. */
+  dial?: (celsius: number) => string
 }
 
 /**
@@ -41,9 +43,9 @@ export function instructions(
   plan: Plan,
   compiled: CompiledSession,
   kitchen: Kitchen,
-  { clock = sinceStart }: TellingOptions = {},
+  { clock = sinceStart, dial = inCelsius }: TellingOptions = {},
 ): Instruction[] {
-  const telling = new Telling(plan, compiled, kitchen, clock)
+  const telling = new Telling(plan, compiled, kitchen, clock, dial)
   for (const run of plan.activities) telling.activity(run)
   telling.ovens()
   telling.washing()
@@ -56,6 +58,8 @@ export function instructions(
 /** `1:05` for an hour and five minutes after the start. */
 const sinceStart = (seconds: number) =>
   `${Math.floor(seconds / 3600)}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`
+
+const inCelsius = (celsius: number) => `${Math.round(celsius)} °C`
 
 type Draft = Omit<Instruction, 'cook' | 'amounts' | 'places' | 'until' | 'free'> &
   Partial<Pick<Instruction, 'amounts' | 'places' | 'until' | 'free'>> & {
@@ -73,6 +77,7 @@ class Telling {
     private readonly compiled: CompiledSession,
     private readonly kitchen: Kitchen,
     private readonly clock: (seconds: number) => string,
+    private readonly dial: (celsius: number) => string,
   ) {
     this.places = placesOf(plan, compiled)
     this.words = new LineWords(plan, compiled, kitchen, clock, this.places)
@@ -180,7 +185,7 @@ class Telling {
       const after = settings.slice(k + 1).some((x) => x.station === s.station)
       const same = before && before.celsius === s.celsius && before.method === s.method
       const which = names.size > 1 ? placeWords(s.station, this.kitchen) : 'the oven'
-      const heat = s.method === 'grill' ? 'the grill, at full heat' : `${Math.round(s.celsius)} °C`
+      const heat = s.method === 'grill' ? 'the grill, at full heat' : this.dial(s.celsius)
       if (!same)
         this.push({
           key: `oven ${s.station} ${s.setAt}`,

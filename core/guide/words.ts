@@ -1,4 +1,4 @@
-import type { Kitchen, KitchenStation } from '../kitchen'
+import { KINDS, oneOf, type Kitchen, type KitchenStation } from '../kitchen'
 import { lowerFirst, type WorkKind } from '../recipe'
 
 /** A station as one says it in a sentence: `the wide pan`, `a tray`, `the front left burner`. */
@@ -8,16 +8,12 @@ export function placeWords(id: string, kitchen: Kitchen): string {
   const name = lowerFirst(station.name)
   if (station.kind === 'burner')
     return /\bburner|ring|hob\b/i.test(name) ? `the ${name}` : `the ${name} burner`
-  if (isOneOfMany(station)) {
-    const word = station.kind.replace(/-/g, ' ')
-    return `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`
-  }
+  if (isOneOfMany(station)) return oneOf(station.kind)
   return `the ${name}`
 }
 
 /** Bowls, trays and dishes are counted, not known one by one. */
-const isOneOfMany = (s: KitchenStation) =>
-  s.capacity > 1 && ['bowl', 'tray', 'oven-dish', 'lid', 'tin'].includes(s.kind)
+const isOneOfMany = (s: KitchenStation) => s.capacity > 1 && KINDS[s.kind]?.loose === true
 
 /** `the wide pan and the stock pot`. */
 export const listed = (words: readonly string[]) =>

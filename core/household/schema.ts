@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { kitchenSchema } from '../kitchen'
 import { cookingSchema } from '../logbook'
 import { planSchema } from '../plan'
+import { measuresSchema } from '../quantity'
 import { recipeSchema } from '../recipe'
 import { menuSchema, sessionSchema } from '../session'
 
@@ -44,6 +45,8 @@ export const householdSchema = z.strictObject({
   cooking: z.array(cookingSchema),
   /** Menus that were kept; files from before there were any have none. */
   menus: z.array(menuSchema).default([]),
+  /** How it measures and tells the time, where somebody has said so. */
+  measures: measuresSchema.optional(),
 })
 
 export type Household = z.output<typeof householdSchema>

@@ -1,5 +1,6 @@
 export { readKitchen } from './read'
-export { newStation, READY_KITCHENS, STATION_KINDS } from './ready'
+export { isFilled, KINDS, oneOf, type Filled, type Kind } from './kinds'
+export { newStation, READY_KITCHENS } from './ready'
 export {
   kitchenSchema,
   USUAL_RULES,

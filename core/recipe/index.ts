@@ -44,7 +44,6 @@ export {
   type Lot,
   type VesselRun,
 } from './flow'
-export { GAS_MARKS } from './text/temperatures'
 export { ingredientLine, packsIn, withIngredient, withoutIngredient } from './ingredients'
 export { indexOf, search } from './search'
 export { leftOver, readAmount, readLeaving, takersOf, type Offer } from './leftOver'

@@ -1,3 +1,4 @@
+import { KINDS } from '../kitchen'
 import { freeId, lotsOf, vesselRuns, type Recipe, type Step } from '../recipe'
 import type { SessionDish } from './schema'
 
@@ -7,8 +8,6 @@ const SERVES =
 /** Baked goods keep dry, and stale in the fridge. */
 const DRY =
   /\b(?:bread|loaf|loaves|rolls|buns|biscuits?|cookies?|crackers|scones?|granola|flapjacks?|shortbread|oatcakes|rusks)\b/i
-/** Vessels that food may cool in: shallow, and not wanted on the hob. */
-const SHALLOW = new Set(['tray', 'oven-dish', 'bowl'])
 
 /** Where a dish goes when it is done, as far as the cook or the recipe says. */
 export function goesTo(
@@ -59,7 +58,7 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
     }
     const vessel = runs.find((r) => r.steps.at(-1) === s.id)?.vessel.kind
     let from = s.id
-    if (vessel === undefined || !SHALLOW.has(vessel)) {
+    if (vessel === undefined || !KINDS[vessel]?.shallow) {
       const box = step(
         fresh('box-up'),
         'Divide it into shallow boxes, lids off',

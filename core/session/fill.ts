@@ -1,4 +1,5 @@
 import { IN_SMALL, type Unit } from '../quantity'
+import type { Filled } from '../kitchen'
 import { grainOf, mostLitres, type Recipe } from '../recipe'
 import { upTo } from './ahead'
 
@@ -22,8 +23,6 @@ function pieceLitres({ item, note }: Recipe['ingredients'][number]): number {
 
 /** Litres that a unit of an ingredient fills: a kilo about as much as a litre. Small pieces are not known. */
 const litres = (unit: Unit) => (IN_SMALL[unit] ?? 0) / 1000
-export type Filled = 'pot' | 'slow-cooker' | 'pressure-cooker'
-
 /** Litres of all that has gone in by a step, without spoons and small things that are counted. */
 export const litresBy = (recipe: Recipe, step: string): number =>
   insideBy(recipe, step).reduce(

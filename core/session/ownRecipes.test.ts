@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { kitchenSchema, newStation, READY_KITCHENS, STATION_KINDS } from '../kitchen'
+import { kitchenSchema, newStation, READY_KITCHENS, KINDS } from '../kitchen'
 import { breachText, checkPlan } from '../plan'
 import { plannable, readRecipeText, recipeSchema, type Recipe } from '../recipe'
 import { CORPUS } from '../recipe/text/corpus.fixture'
@@ -12,7 +12,7 @@ const everything = kitchenSchema.parse({
   ...READY_KITCHENS[2]!.kitchen,
   stations: [
     ...READY_KITCHENS[2]!.kitchen.stations,
-    ...Object.keys(STATION_KINDS).map((k) => newStation(k, READY_KITCHENS[2]!.kitchen.stations)),
+    ...Object.keys(KINDS).map((k) => newStation(k, READY_KITCHENS[2]!.kitchen.stations)),
   ],
 })
 const recipes: Recipe[] = [...CORPUS, ...MORE].map(({ text }, i) =>

@@ -1,4 +1,4 @@
-import type { Kitchen } from '../kitchen'
+import { isFilled, type Filled, type Kitchen } from '../kitchen'
 import {
   grainOf,
   grainSum,
@@ -153,15 +153,14 @@ const hasRoom = (list: Candidate[], kitchen: Kitchen) =>
 function togetherSize(list: Candidate[], way: number, n: number): number | undefined {
   const needs = list.map((c) => c.step.ways[way]!.on[n]!)
   const { kind } = needs[0]!
-  if (list[0]!.step.work === 'cut' || !['pot', 'pressure-cooker', 'slow-cooker'].includes(kind))
-    return needs[0]!.minSize
+  if (list[0]!.step.work === 'cut' || !isFilled(kind)) return needs[0]!.minSize
   const stated = needs.reduce((sum, need) => sum + (need.minSize ?? 0), 0)
   const litres = list.reduce((sum, c) => sum + grainLitres(c, kind), 0)
   return Math.round(Math.max(stated, litres) * 10) / 10 || undefined
 }
 
 /** Litres of pot that a part of grain takes with its water, the pot filled to its usual most. */
-function grainLitres(c: Candidate, kind: string): number {
+function grainLitres(c: Candidate, kind: Filled): number {
   const { amount, unit, item } = amountOf(c)
   const grams = unit === 'g' ? amount : unit === 'kg' ? amount * 1000 : 0
   const grain = grainOf(item)
@@ -169,8 +168,7 @@ function grainLitres(c: Candidate, kind: string): number {
   const how = kind === 'pressure-cooker' ? 'pressure-cooker' : 'hob'
   const { water } = grainSum(grain, grams, how)
   // A kilo of grain and a litre of water fill about as much; mostLitres says how far one may go.
-  const vessel = kind === 'pot' ? 'pot' : kind === 'slow-cooker' ? kind : 'pressure-cooker'
-  return (grams + water) / 1000 / (mostLitres(vessel, 10, true).least / 10)
+  return (grams + water) / 1000 / (mostLitres(kind, 10, true).least / 10)
 }
 
 /** The one thing that a step uses, water aside. */

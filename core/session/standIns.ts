@@ -1,13 +1,5 @@
-import type { Kitchen } from '../kitchen'
+import { KINDS, oneOf, type Kitchen } from '../kitchen'
 import type { Recipe, Step } from '../recipe'
-
-/** What does the same work where a kitchen lacks the one that a recipe names. */
-const STANDS_IN: Readonly<Record<string, readonly string[]>> = {
-  blender: ['stick-blender'],
-  'stick-blender': ['blender'],
-  'rice-cooker': ['pot', 'burner'],
-  microwave: ['pot', 'burner'],
-}
 
 /**
  * The recipe with what the kitchen has in the place of what it lacks, where that does the same work.
@@ -17,7 +9,7 @@ const STANDS_IN: Readonly<Record<string, readonly string[]>> = {
 export function withStandIns(recipe: Recipe, kitchen: Kitchen): Recipe {
   const kinds = new Set(kitchen.stations.map((s) => s.kind))
   const insteadOf = (kind: string) => {
-    const others = kinds.has(kind) ? undefined : STANDS_IN[kind]
+    const others = kinds.has(kind) ? undefined : KINDS[kind]?.insteadOf
     return others?.every((k) => kinds.has(k)) ? others : undefined
   }
   const steps = recipe.steps.map((step): Step => {
@@ -32,7 +24,7 @@ export function withStandIns(recipe: Recipe, kitchen: Kitchen): Recipe {
       })
       return { ...way, on: on.filter((n, i) => on.findIndex((o) => o.kind === n.kind) === i) }
     })
-    const words = [...wanting].map((kind) => ` (in a pot, for want of a ${kind.replace('-', ' ')})`)
+    const words = [...wanting].map((kind) => ` (in a pot, for want of ${oneOf(kind)})`)
     return { ...step, ways, do: `${step.do}${words.join('')}`.slice(0, 300) }
   })
   return { ...recipe, steps }

@@ -1,9 +1,9 @@
 import { vesselOf, vesselRuns, type Recipe, type Step, type VesselRun } from '../recipe'
-import type { Kitchen } from '../kitchen'
+import { isFilled, type Kitchen } from '../kitchen'
 import type { ProblemInput } from '../problem'
 import { lastSteps } from './closing'
 import type { DishToMake } from './dishes'
-import { litresIn, type Filled } from './fill'
+import { litresIn } from './fill'
 import { portionsOf } from './portions'
 
 type HoldInput = NonNullable<ProblemInput['holds']>[number]
@@ -91,9 +91,8 @@ function vesselNeed(dish: DishToMake, run: VesselRun, steps: Step[], kitchen: Ki
 /** Litres for one batch by what has gone in, where nothing says a size. */
 export const filled = (recipe: Recipe, run: VesselRun): number | undefined => {
   const { kind, minSize } = run.vessel
-  if (minSize !== undefined || !['pot', 'slow-cooker', 'pressure-cooker'].includes(kind))
-    return undefined
-  const litres = litresIn(recipe, run.steps.at(-1)!, kind as Filled)
+  if (minSize !== undefined || !isFilled(kind)) return undefined
+  const litres = litresIn(recipe, run.steps.at(-1)!, kind)
   return litres === undefined ? undefined : round(litres * (inWater(recipe, run) ? IN_WATER : 1))
 }
 

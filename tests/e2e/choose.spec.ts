@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { cookThese, freshKitchen, stopPlanning, watchTop } from './support'
+import { cookThese, freshKitchen, more, pick, stopPlanning, watchTop } from './support'
 
 const SOUP = `Carrot soup
 Serves 4
@@ -39,11 +39,11 @@ test('evenings are filled from what is cooked, and what will not keep is frozen'
   await expect(servings).toContainText('7.5 servings, 7 of them planned')
   // The bake keeps three days in the fridge.
   const friday = page.getByTestId('evening-2027-03-26')
-  await friday.getByLabel('Fri 26 Mar: another dish').selectOption('bean-bake')
+  await pick(friday, 'Fri 26 Mar: another dish', 'Butter bean and fennel bake')
   await expect(friday.getByTestId('late')).toContainText('will not keep till then')
   await friday.getByRole('button', { name: 'Freeze it' }).click()
   await expect(friday.getByTestId('late')).toBeHidden()
-  await expect(page.getByLabel('Butter bean and fennel bake: where it goes')).toHaveValue('freezer')
+  await expect(page.getByTestId('menu-bean-bake')).toContainText('freezer')
   // An evening without food is filled, and that can be undone.
   await page
     .getByTestId('evening-2027-03-25')
@@ -67,8 +67,7 @@ test('nothing moves under the hand while a plan is worked out, or when it is the
   await page.goto('/choose')
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await stopPlanning(page)
-  const batches = page.getByLabel('Butter bean and fennel bake: batches')
-  await batches.selectOption('2')
+  await pick(page, 'Butter bean and fennel bake: batches', '×2')
   await expect(page.getByTestId('planning')).toBeVisible()
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await stopPlanning(page)
@@ -81,7 +80,7 @@ test('more than any pot holds comes with what would help, and two goes are plann
   await page.goto('/choose')
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await stopPlanning(page)
-  await page.getByLabel('Squash and red lentil soup: batches').selectOption('4')
+  await pick(page, 'Squash and red lentil soup: batches', '×4')
   await expect(page.getByRole('alert')).toContainText('the largest holds 9')
   await expect(page.getByTestId('planning')).toBeHidden()
   await page.getByRole('button', { name: 'Squash and red lentil soup in 2 goes' }).click()
@@ -124,6 +123,7 @@ test('people come and go, the house has its rules, and burners are dragged to th
   page,
 }) => {
   await page.goto('/kitchen')
+  await more(page, 'Runa')
   const away = page.getByLabel('Runa: away')
   await away.fill('noon')
   await away.blur()
@@ -133,10 +133,15 @@ test('people come and go, the house has its rules, and burners are dragged to th
   await away.fill('10-10:30, 12:00–13:00')
   await away.blur()
   await expect(page.getByTestId('person-runa').getByRole('alert')).toBeHidden()
-  await page.getByLabel('Teo: there from').fill('18:00')
-  await page.getByLabel('Teo: there from').blur()
-  await page.getByLabel('Teo: there until').fill('09:00')
-  await page.getByLabel('Teo: there until').blur()
+  await more(page, 'Teo')
+  const hour = async (name: string, time: string) => {
+    await page.getByLabel(name, { exact: true }).fill(time)
+    await page.getByLabel(name, { exact: true }).blur()
+  }
+  await hour('Teo: there from', 'noonish')
+  await expect(page.getByTestId('person-teo').getByRole('alert')).toContainText('such as 9:30')
+  await hour('Teo: there from', '6 pm')
+  await hour('Teo: there until', '9')
   await expect(page.getByTestId('person-teo').getByRole('alert')).toContainText('from before until')
   await page.getByLabel(/^after all other cutting/).check()
   const names = () =>
@@ -155,6 +160,7 @@ test('people come and go, the house has its rules, and burners are dragged to th
   await expect.poll(async () => (await names()).indexOf(before[0]!)).toBe(3)
   const after = await names()
   await page.reload()
+  await more(page, 'Runa')
   await expect(away).toHaveValue('10:00–10:30, 12:00–13:00')
   await expect(page.getByLabel(/^after all other cutting/)).toBeChecked()
   await expect.poll(names).toEqual(after)

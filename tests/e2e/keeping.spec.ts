@@ -5,6 +5,7 @@ import {
   openPlanned,
   giveRecipes,
   paste,
+  pick,
   stopPlanning,
   stored,
   wiped,
@@ -86,7 +87,7 @@ const changes: {
   {
     screen: '/kitchen',
     what: 'the kitchen',
-    change: (page) => page.getByRole('button', { name: '+ slow cooker' }).click(),
+    change: (page) => pick(page, 'Add to machines', 'slow cooker'),
     kept: async (page) =>
       (await stored<{ stations: unknown[] }>(page, 'kitchens'))[0]!.stations.length ===
       STATIONS + 1,

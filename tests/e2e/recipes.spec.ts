@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Download } from '@playwright/test'
-import { cookThese, freshKitchen, paste } from './support'
+import { cookThese, freshKitchen, more, paste, pick } from './support'
 
 const SOUP = `Leek and potato soup
 Serves 4
@@ -26,8 +26,9 @@ test('a new cook begins with a ready kitchen, pastes three recipes and gets a pl
   page,
 }) => {
   await freshKitchen(page)
-  await page.getByRole('button', { name: '+ slow cooker' }).click()
+  await pick(page, 'Add to machines', 'slow cooker')
   await expect(page.getByTestId('station-slow-cooker')).toBeVisible()
+  await more(page, 'Slow cooker')
   await page.getByLabel('Slow cooker: litres').fill('6')
   await page.getByLabel('Slow cooker: litres').blur()
   await cookThese(page, [SOUP, LOAF, STEW])
@@ -37,7 +38,7 @@ test('a new cook begins with a ready kitchen, pastes three recipes and gets a pl
   await page.reload()
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await page.goto('/kitchen')
-  await expect(page.getByLabel('Slow cooker: litres')).toHaveValue('6')
+  await expect(page.getByTestId('station-slow-cooker')).toContainText('6 litres, holds 4.5')
 })
 
 const DAL = `Recipe: Red lentil dal
@@ -221,7 +222,7 @@ test('what is noted and left over is kept, offered, and refused where it says no
   await expect(page.getByText('200 g breadcrumbs, keeps 4 days')).toBeVisible()
   await page.getByLabel('A note for next time').fill('Smaller patties')
   await page.getByLabel('A note for next time').press('Enter')
-  await page.getByLabel('Mostly of').selectOption('minced turkey')
+  await pick(page, 'Mostly of', 'minced turkey')
   await expect(page.getByText('1 of 12')).toBeVisible()
   await page.getByRole('link', { name: 'Choose' }).click()
   await expect(page.getByTestId('left-over')).toContainText('400 g breadcrumbs from Turkey patties')

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 
 /** What a browser keeps in which the demo was planned: most tests begin there, and plan nothing first. */
 export const PLANNED = 'test-results/planned.json'
@@ -21,6 +21,22 @@ export async function stopPlanning(page: Page): Promise<void> {
     await expect(page.getByTestId('planning')).toBeHidden({ timeout: 2000 })
   }).toPass({ timeout: 90_000 })
 }
+
+/** Chooses one of several by its name, in the field or the menu that is called so. */
+export async function pick(within: Page | Locator, label: string, option: string | RegExp) {
+  const page = 'keyboard' in within ? within : within.page()
+  // What is chosen lies over the field itself.
+  await within.getByLabel(label, { exact: true }).first().click({ force: true })
+  await page
+    .locator('.v-overlay--active .v-list')
+    .getByText(option, { exact: true })
+    .first()
+    .click()
+}
+
+/** Opens what is seldom changed of a place or somebody in the kitchen. */
+export const more = (page: Page, name: string) =>
+  page.getByRole('button', { name: `More about ${name}`, exact: true }).click()
 
 /** A browser without a household. */
 export async function wiped(page: Page) {

@@ -8,6 +8,7 @@ export const HOLDS_FOOD = new Set([
   'frying-pan',
   'tray',
   'oven-dish',
+  'tin',
   'bowl',
   'slow-cooker',
   'pressure-cooker',

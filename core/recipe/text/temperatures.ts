@@ -1,3 +1,4 @@
+import { OVEN_MARKS } from '../../quantity'
 import { convert } from 'convert'
 import { plain } from './plain'
 
@@ -14,20 +15,7 @@ export interface Temperature {
   doubt?: string
 }
 
-/** Oven marks in °C, as kitchen tables have them. */
-export const GAS_MARKS: Record<string, number> = {
-  '0.25': 110,
-  '0.5': 130,
-  '1': 140,
-  '2': 150,
-  '3': 160,
-  '4': 180,
-  '5': 190,
-  '6': 200,
-  '7': 220,
-  '8': 230,
-  '9': 240,
-}
+const MARKS = new Map(OVEN_MARKS)
 
 /** Ovens in words, by the usual meaning of these words. */
 const WORDS: [RegExp, number][] = [
@@ -79,9 +67,9 @@ export function temperaturesIn(text: string): Temperature[] {
     })
   }
   for (const m of line.matchAll(GAS)) {
-    const mark = GAS_MARKS[String(Number(m[1]))]
+    const mark = MARKS.get(Number(m[1]))
     if (mark === undefined) continue
-    const high = (m[2] && GAS_MARKS[m[2]]) || mark
+    const high = (m[2] && MARKS.get(Number(m[2]))) || mark
     const end = m.index + m[0].length
     found.push({ least: mark, most: high, at: m.index, end, of: 'oven', fan: false })
   }
