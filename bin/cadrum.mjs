@@ -163,7 +163,7 @@ function list(args) {
   const given = unwrap(core.readPlan(readJson(files[1])))
   const breaches = core.checkPlan(compiled.problem, given)
   if (breaches.length)
-    fail(`${files[1]}: is no plan for this session: ${core.breachText(breaches[0])}`)
+    fail(`${files[1]}: is not a plan for this session: ${core.breachText(breaches[0])}`)
   const clock = (seconds) => format(addSeconds(parseISO(held.session.start), seconds), 'H:mm')
   const lines = core.instructions(given, compiled, held.kitchen, { clock })
   if (flags.json) {

@@ -54,7 +54,7 @@ function choose(day: unknown) {
       </v-menu>
     </TypedField>
     <p v-if="wrong" class="wrong" role="alert">
-      {{ name }}: that is no day. Allowed: such as 20 March 2027.
+      {{ name }}: that is not a day. Allowed: a day such as 20 March 2027.
     </p>
   </div>
 </template>

@@ -50,7 +50,7 @@ function commit(typed: string) {
       </v-menu>
     </TypedField>
     <p v-if="wrong" class="wrong" role="alert">
-      {{ name }}: that is no time. Allowed: such as 9:30 or 6 pm.
+      {{ name }}: that is not a time. Allowed: a time such as 9:30 or 6 pm.
     </p>
   </div>
 </template>

@@ -48,7 +48,7 @@ const CHOICES: {
       {
         value: 'next-clean',
         words: 'the next clean one',
-        why: 'one load of washing-up at the end; wants enough of them',
+        why: 'one load of washing-up at the end, if you have enough of them',
       },
     ],
   },

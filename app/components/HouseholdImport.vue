@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { counted, plural } from '~~/core/quantity'
 import { contentsOf, mergeHouseholds, type Household } from '~~/core/household'
 import { useLive } from '~/composables/useLive'
 import { useReplacing } from '~/composables/useReplacing'
@@ -25,12 +26,9 @@ function take(how: typeof add) {
       <p>{{ name }} holds {{ list.format(contentsOf(household)) || 'nothing' }}.</p>
       <p v-if="merged" class="gap">
         <strong>Beside what is here:</strong>
-        {{ merged.added }} {{ merged.added === 1 ? 'thing is' : 'things are' }} new,
-        {{ merged.same }} {{ merged.same === 1 ? 'is' : 'are' }} here already<template
-          v-if="merged.beside"
-          >; {{ merged.beside }} of the new
-          {{ merged.beside === 1 ? 'differs from one' : 'differ from ones' }} of the same name and
-          {{ merged.beside === 1 ? 'gets a number' : 'get numbers' }}</template
+        {{ merged.added }} new, {{ merged.same }} already here<template v-if="merged.beside"
+          >; {{ counted(merged.beside, 'differs from one', 'differ from ones') }} of the same name,
+          and {{ plural(merged.beside, 'gets a number', 'get numbers') }}</template
         >. Nothing of yours changes.
       </p>
       <p v-if="here" class="gap">

@@ -34,10 +34,10 @@ function go(id: number, when: string) {
     <v-card-text>
       <p>
         This browser keeps the last ten states of your household and the last one of each day for a
-        week. Going back can itself be taken back.
+        week. You can undo going back.
       </p>
       <p v-if="states && !states.length" class="quiet">
-        None yet: the first is kept with a change.
+        None yet. The first is kept when you change something.
       </p>
       <ol class="bare lined">
         <li v-for="s in states" :key="s.id">

@@ -20,10 +20,10 @@ function go() {
 <template>
   <v-card title="Wipe this browser?" data-test="wipe">
     <v-card-text v-if="here">
-      <p v-if="!ownsAnything(here)">There is nothing here to wipe, but for earlier states.</p>
+      <p v-if="!ownsAnything(here)">There is nothing here to wipe except earlier states.</p>
       <p v-else>
-        These go, with their plans and what was noted while cooking. Export everything first to have
-        them in a file.
+        All this goes, with its plans and cooking notes. Export everything first to have them in a
+        file.
       </p>
       <HouseholdNames :household="here" />
       <v-checkbox

@@ -17,8 +17,8 @@ const withPractice = (practice: Person['practice']): Partial<Person> =>
   practice === 'helper' ? { practice, skills: ['simple'] } : { practice }
 const PRACTICE: Record<Person['practice'], string> = {
   practised: 'practised',
-  learning: 'learning: a fifth less at once',
-  helper: 'helper: little at once',
+  learning: 'learning: minds a fifth less at once',
+  helper: 'helper: minds little at once',
 }
 
 const PACES = [
@@ -177,8 +177,7 @@ function toggle(person: Person, skill: Person['skills'][number]) {
       </li>
     </ul>
     <p class="quiet">
-      A young helper: simple work only, no knives, no heat and no raw meat, which is how people get
-      hurt.
+      A young helper does simple work only: knives, heat and raw meat are how people get hurt.
     </p>
     <v-btn class="more" size="small" variant="text" @click="emit('add')">+ somebody</v-btn>
   </section>

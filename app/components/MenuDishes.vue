@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
+import { counted } from '~~/core/quantity'
 import type { Recipe } from '~~/core/recipe'
 import {
   aheadOf,
@@ -58,8 +59,7 @@ const placesOf = (id: string) => [
               planned</span
             >
             <span class="quiet" :title="figures(d.recipe)!.source">
-              · keeps {{ figures(d.recipe)!.days }}
-              {{ figures(d.recipe)!.days === 1 ? 'day' : 'days' }}</span
+              · keeps {{ counted(figures(d.recipe)!.days, 'day') }}</span
             >
           </p>
           <p v-if="recipe(d.recipe)?.notes?.length" class="small quiet">
@@ -114,7 +114,7 @@ const placesOf = (id: string) => [
               :value="d.done?.includes(s.id) ?? false"
               :label="s.do"
               @set="setDone(d, s.id, $event)"
-              >up to {{ s.ahead.days }} {{ s.ahead.days === 1 ? 'day' : 'days'
+              >up to {{ counted(s.ahead.days, 'day')
               }}{{ s.ahead.how ? `, ${s.ahead.how}` : '' }}</CheckField
             >
           </details>

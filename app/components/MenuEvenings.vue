@@ -42,7 +42,10 @@ const set = (day: string, patch: Partial<MenuEvening>) =>
 function setEaters(day: string, typed: string) {
   const eaters = Number(typed)
   const sound = typed.trim() !== '' && Number.isInteger(eaters) && eaters >= 0 && eaters <= 40
-  wrong.value = { ...wrong.value, [day]: sound ? '' : `"${typed}" eat? Allowed: 0 to 40, whole.` }
+  wrong.value = {
+    ...wrong.value,
+    [day]: sound ? '' : `"${typed}" is not a number of eaters. Allowed: 0 to 40.`,
+  }
   if (sound) set(day, { eaters })
 }
 const eat = (id: string, day: string, on: boolean) =>
@@ -98,7 +101,7 @@ const others = (evening: MenuEvening) =>
             {{ e.late.map((id) => recipe(id)?.name).join(' and ') }} will not keep till then.
             <v-btn size="x-small" variant="outlined" @click="freeze(e.late)">Freeze it</v-btn>
           </p>
-          <p v-if="e.again" class="quiet small">{{ e.again }} again, as the evening before.</p>
+          <p v-if="e.again" class="quiet small">{{ e.again }} again, two evenings running.</p>
         </div>
         <IconButton :icon="mdiClose" :label="`Not for ${dayName(e.day)}`" @click="drop(e.day)" />
       </li>

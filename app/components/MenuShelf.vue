@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { plural } from '~~/core/quantity'
 import { idFor, type Recipe } from '~~/core/recipe'
 import { inTurn, menuFrom, withMenu, type Session } from '~~/core/session'
 import { dayText } from '~/composables/useMeasures'
@@ -35,7 +36,7 @@ async function cook(id: string) {
   await save(() => database.menus.update(menu.id, { day }))
   const gone = menu.dishes.filter((d) => !props.recipes.some((r) => r.id === d.recipe)).length
   notices.show({
-    text: `"${menu.name}" is cooked again${gone ? `; ${gone} of its recipes ${gone === 1 ? 'is' : 'are'} no longer here` : ''}.`,
+    text: `"${menu.name}" is cooked again${gone ? `; ${gone} of its recipes ${plural(gone, 'is', 'are')} no longer here` : ''}.`,
     undo: async () => {
       emit('change', (s) => ({ ...s, dishes }))
       await save(() => database.menus.update(menu.id, { day: menu.day }))

@@ -2,6 +2,7 @@
 import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { dayText, said } from '~/composables/useMeasures'
+import { counted } from '~~/core/quantity'
 import type { Recipe } from '~~/core/recipe'
 import {
   dueOf,
@@ -55,7 +56,7 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
           ><strong>{{ said(d.line) }}</strong
           ><template v-if="d.by"> by {{ day(d.by) }}</template
           >:
-          <template v-if="!d.takers.length">no recipe here asks for it.</template>
+          <template v-if="!d.takers.length">no recipe here uses it.</template>
           <template v-for="(t, i) in d.takers" :key="t.recipe"
             >{{ i ? '; ' : '' }}{{ nameOf(t.recipe) }} wants {{ said(t.wants)
             }}<v-btn
@@ -87,8 +88,8 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
       <ul class="bare">
         <li v-for="p in opened" :key="p.item + p.pack" data-test="pack">
           <span
-            ><strong>{{ p.left && said(p.left) }}</strong> {{ p.item }} of {{ p.packs }}
-            {{ p.packs === 1 ? 'pack' : 'packs' }} of {{ said(p.pack) }}, for
+            ><strong>{{ p.left && said(p.left) }}</strong> {{ p.item }} of
+            {{ counted(p.packs, 'pack') }} of {{ said(p.pack) }}, for
             {{ p.dishes.map(nameOf).join(' and ') }}</span
           >
         </li>

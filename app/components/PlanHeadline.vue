@@ -28,8 +28,9 @@ const saved = computed(() =>
     ? props.shown.oneByOne - props.shown.plan.makespan
     : undefined,
 )
-const gap = computed(() =>
-  plan.value ? (plan.value.makespan - plan.value.bound) / Math.max(1, plan.value.bound) : 0,
+/** By what share it could be shorter at most, as far as is proven. */
+const shorter = computed(() =>
+  plan.value ? (plan.value.makespan - plan.value.bound) / Math.max(1, plan.value.makespan) : 0,
 )
 
 /** A figure that stands in the headline; without a value it is still being worked out. */
@@ -60,30 +61,26 @@ const figures = computed<Figure[]>(() => {
       name: 'Hands free at',
       test: 'hands-free',
       value: p && clock(handsFree.value),
-      note: 'the last touch',
+      note: 'after the last job',
       at: handsFree.value,
     },
     {
-      name: 'Waiting',
+      name: 'Cooks wait',
       test: 'waiting',
       value: p && spanText(waiting.value),
-      note: 'between first and last touch',
+      note: 'between their first and last job',
     },
     {
-      name: 'Dish after dish',
+      name: 'Saves you',
       test: 'saved',
-      value: saved.value === undefined ? undefined : spanText(Math.abs(saved.value)),
-      note: `${(saved.value ?? 0) >= 0 ? 'shorter' : 'longer'} than ${spanText(props.shown?.oneByOne ?? 0)}`,
+      value: saved.value === undefined ? undefined : spanText(Math.max(0, saved.value)),
+      note: `dish after dish takes ${spanText(props.shown?.oneByOne ?? 0)}`,
     },
     {
-      name: 'From the proven least',
+      name: 'Could be shorter by',
       test: 'gap',
-      value: known && (late ? '–' : optimal ? 'none' : `${(gap.value * 100).toFixed(1)} %`),
-      note: late
-        ? 'no plan keeps everything'
-        : optimal
-          ? 'it is the shortest'
-          : 'at most that much longer',
+      value: known && (late ? '–' : optimal ? 'nothing' : `${(shorter.value * 100).toFixed(1)} %`),
+      note: late ? 'no plan keeps everything' : optimal ? 'no plan is shorter' : 'at most',
     },
   ]
   return list
@@ -99,16 +96,16 @@ const because = computed(() => {
   // Nothing is proven of it, or it keeps not even all limits.
   if (shown.least || (plan.bound === 0 && plan.status !== 'optimal'))
     return {
-      short: `${chain.dishes} ${decide} the finish (the red hairline).`,
+      short: `${chain.dishes} ${decide} when you finish (the red line).`,
       steps: `${chain.steps}.`,
     }
   const proof =
     plan.status === 'optimal'
       ? 'Nothing shorter exists'
-      : `No plan can be done before ${clock(plan.bound)}`
+      : `No plan can finish before ${clock(plan.bound)}`
   const words = inKitchenWords(boundBy, compiled, kitchen, props.session.start)
   return {
-    short: `${chain.dishes} ${decide} the finish (the red hairline). ${proof}, proven by ${words}.`,
+    short: `${chain.dishes} ${decide} when you finish (the red line). ${proof}, proven by ${words}.`,
     steps: `${chain.steps}.`,
   }
 })

@@ -27,8 +27,8 @@ const words = computed(() => {
   const p = planning.progress
   if (!p) return 'Setting up …'
   if (p.best === undefined) return 'Looking for a first plan …'
-  const far = ((p.best - p.bound) / Math.max(1, p.bound)) * 100
-  return `Best so far ${spanText(p.best)}, at most ${far.toFixed(1)} % above the proven least`
+  const far = ((p.best - p.bound) / Math.max(1, p.best)) * 100
+  return `Best so far ${spanText(p.best)}, could be at most ${far.toFixed(1)} % shorter`
 })
 </script>
 

@@ -33,7 +33,7 @@ const narrowed = computed(() => ({
   main: {
     name: 'Mostly of',
     items: options(
-      'of anything',
+      'any main ingredient',
       each((e) => e.main ?? []),
     ),
   },
@@ -92,9 +92,7 @@ const found = computed(() =>
             <span class="quiet small"
               >{{ minutesText(timesOf(item).whole, timesOf(item).whole) }}, hands
               {{ minutesText(timesOf(item).hands, timesOf(item).hands) }}
-              <template v-if="item.steps.some((s) => s.doubts.length)">
-                · to confirm</template
-              ></span
+              <template v-if="item.steps.some((s) => s.doubts.length)"> · to check</template></span
             >
           </span>
         </v-btn>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
+import { counted } from '~~/core/quantity'
 import type { Reading } from '~~/core/reading'
 import { LARGEST_RECIPE_FILE, type Found } from '~~/core/recipe'
 import { minutesText, WORK_WORDS } from '~/composables/useWords'
@@ -107,7 +108,7 @@ async function open(event: Event) {
         <strong>{{ preview.name }}</strong>, serves {{ preview.serves }}:
         {{ preview.ingredients.length }} ingredients, {{ preview.steps.length }} steps<template
           v-if="doubts"
-          >, <span class="flag">{{ doubts }} to confirm</span></template
+          >, <span class="flag">{{ doubts }} to check</span></template
         >.
       </p>
       <p v-for="doubt in preview.doubts" :key="doubt" class="wrong">{{ doubt }}</p>
@@ -123,7 +124,7 @@ async function open(event: Event) {
     </div>
     <p v-if="busy" class="quiet" role="status">Reading …</p>
     <p v-else-if="!preview && found.length" role="status">
-      {{ found.length }} {{ found.length === 1 ? 'recipe' : 'recipes' }} found.
+      {{ counted(found.length, 'recipe') }} found.
     </p>
     <div class="buttons">
       <v-btn

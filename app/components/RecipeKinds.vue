@@ -41,7 +41,7 @@ const saying = (id: string) => props.recipe.steps.find((s) => s.id === id)?.do ?
           >{{ i ? ', ' : '' }}{{ k.name }} {{ shares[i] }} %</template
         >. Packed kind by kind.</span
       >
-      <IconButton :icon="mdiClose" label="One kind again" @click="whole" />
+      <IconButton :icon="mdiClose" label="Do not split it" @click="whole" />
     </p>
     <template v-else-if="step !== undefined">
       <PickField

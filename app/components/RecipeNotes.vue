@@ -37,7 +37,7 @@ const dropNote = (at: number) =>
 
 <template>
   <section aria-label="Left over and noted">
-    <h2>Leaves over</h2>
+    <h2>Left over</h2>
     <ul class="bare">
       <li v-for="(l, i) in recipe.leaves ?? []" :key="l.item + i">
         <span>{{ said(amountText(l.amount, l.unit)) }} {{ l.item }}, keeps {{ l.days }} days</span>

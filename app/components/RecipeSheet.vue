@@ -128,7 +128,7 @@ const FILES = {
         {{ minutesText(times.hands, times.hands) }}</span
       >
       <span v-if="allergens.length" data-test="contains">Contains {{ allergens.join(', ') }}</span>
-      <span v-if="doubts" class="flag" data-test="doubts">{{ doubts }} to confirm</span>
+      <span v-if="doubts" class="flag" data-test="doubts">{{ doubts }} to check</span>
     </div>
     <p v-if="errors.serves" class="wrong" role="alert">{{ errors.serves }}</p>
     <div class="buttons">
@@ -164,8 +164,8 @@ const FILES = {
       <section aria-label="Steps" class="steps">
         <h2>Steps</h2>
         <p class="quiet legend">
-          Filled: hands at work. Open: it cooks or waits. A dashed thread may wait, a whole one not
-          for ever.
+          Filled dot: your hands. Open dot: it cooks or waits. Dashed line: no hurry. Solid line:
+          within a set time.
         </p>
         <StepStrip
           v-slot="{ step }"

@@ -31,10 +31,10 @@ const list = new Intl.ListFormat('en', { type: 'conjunction' })
   </div>
   <div v-if="!tabs.writes" class="bar no-print" role="status" data-test="follows">
     <p>
-      Cadrum is open in another tab, which writes. This one follows it; a change made here moves the
-      writing here.
+      Cadrum is open in another tab, and changes are saved there. This tab follows; change something
+      here, and saving moves here.
     </p>
-    <v-btn size="small" variant="outlined" @click="tabs.takeOver()">Write here</v-btn>
+    <v-btn size="small" variant="outlined" @click="tabs.takeOver()">Save here</v-btn>
   </div>
 </template>
 

@@ -45,7 +45,7 @@ function setLimit(typed: string) {
   if (typed.trim() === '') return emit('change', ({ limit: _, ...s }) => s)
   const limit = Number(typed)
   if (sessionSchema.shape.limit.safeParse(limit).success) emit('change', (s) => ({ ...s, limit }))
-  else wrong.value = `"${typed}" is no limit. Allowed: 10 to 2880 whole minutes, or nothing.`
+  else wrong.value = `"${typed}" is not a limit. Allowed: 10 to 2880 minutes, or empty.`
 }
 
 /** Tries the session without each dish; stopped early it shows what was found by then. */

@@ -17,7 +17,7 @@ const figures = computed(() => {
 })
 const numberIn = (typed: string) => (typed.trim() === '' ? NaN : Number(typed.replace(',', '.')))
 const refuse = (typed: string, what: string) =>
-  emit('wrong', `${props.station.name}: "${typed}" is no ${what}. Nothing was changed.`)
+  emit('wrong', `${props.station.name}: "${typed}" is not a ${what}. Nothing was changed.`)
 
 function figure(field: 'size' | 'capacity', unit: string, typed: string) {
   // How large a burner is need not be known.

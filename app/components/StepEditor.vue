@@ -57,7 +57,7 @@ function removeWay() {
           size="small"
           variant="tonal"
           @click="apply('doubts', (s) => ({ ...s, doubts: s.doubts.filter((_, k) => k !== i) }))"
-          >It is right</v-btn
+          >That is right</v-btn
         >
       </li>
     </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { counted } from '~~/core/quantity'
 import { equipmentFor, lawOf, stripOf, whenOf, type Recipe } from '~~/core/recipe'
 import { heatRange } from '~/composables/useMeasures'
 import { kindWord, minutesText, WORK_WORDS } from '~/composables/useWords'
@@ -103,10 +104,10 @@ const wait = (step: Recipe['steps'][number]) => {
               >if {{ whenOf(recipe, s.id)!.option.label }}</span
             >
             <span v-if="s.ahead" class="quiet" :title="s.ahead.how"
-              >up to {{ s.ahead.days }} {{ s.ahead.days === 1 ? 'day' : 'days' }} ahead</span
+              >up to {{ counted(s.ahead.days, 'day') }} ahead</span
             >
             <span class="quiet gear">{{ equipmentFor(recipe, s).map(kindWord).join(', ') }}</span>
-            <span v-if="s.doubts.length" class="doubt">to confirm</span>
+            <span v-if="s.doubts.length" class="doubt">to check</span>
           </span>
           <span class="do">{{ s.do }}</span>
         </v-btn>

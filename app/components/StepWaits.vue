@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { counted } from '~~/core/quantity'
 import { foodLinks, mayWaitFor, type Recipe, type Step } from '~~/core/recipe'
 import { useFields, type Change } from '~/composables/useFields'
 
@@ -52,7 +53,9 @@ const mostText = (wait: Wait) => (wait.most === null ? 'any' : wait.most)
 
 <template>
   <details v-if="others.length" :open="step.after.length > 0">
-    <summary>Waits for {{ step.after.length || 'nothing' }}</summary>
+    <summary>
+      Waits for {{ step.after.length ? counted(step.after.length, 'step') : 'nothing' }}
+    </summary>
     <div v-for="o in others" :key="o.id" class="wait">
       <CheckField :value="waitOf(o.id) !== undefined" :label="o.do" @set="setWait(o.id, $event)" />
       <div v-if="waitOf(o.id)" class="times">
@@ -81,7 +84,7 @@ const mostText = (wait: Wait) => (wait.most === null ? 'any' : wait.most)
           @set="setFood(o.id, $event)"
         />
         <small v-if="waitOf(o.id)?.most === undefined && usualOf(o.id)" class="quiet">
-          {{ usualOf(o.id)!.most }} min by itself: {{ usualOf(o.id)!.source }}
+          {{ usualOf(o.id)!.most }} min unless you say otherwise: {{ usualOf(o.id)!.source }}
         </small>
       </div>
     </div>

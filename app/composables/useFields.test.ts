@@ -48,7 +48,7 @@ describe('useFields', () => {
   it.each(['', ' ', '-4', 'soon', '1e999'])('takes %j for no number', (typed) => {
     const { errors, figure } = form()
     figure('n', 'Minutes', typed, () => expect.fail('was used'))
-    expect(errors.n).toContain(`Minutes: "${typed}" is no number`)
+    expect(errors.n).toContain(`Minutes: "${typed}" is not a number`)
   })
 
   it('takes a comma for a point', () => {

@@ -36,7 +36,7 @@ export function useFields<T>(change: Change<T>) {
   function figure(field: string, name: string, typed: string, use: (value: number) => void): void {
     const value = Number(typed.replace(',', '.'))
     if (typed.trim() === '' || !Number.isFinite(value) || value < 0)
-      errors[field] = `${name}: "${typed}" is no number from 0 up.`
+      errors[field] = `${name}: "${typed}" is not a number from 0 up.`
     else use(value)
   }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { counted } from '~~/core/quantity'
 import { handworkOf } from '~~/core/board'
 import { leftOver } from '~~/core/recipe'
 import { fillEvenings, menuOf } from '~~/core/session'
@@ -42,7 +43,7 @@ function fill() {
   notices.show(
     added
       ? {
-          text: `${added} ${added === 1 ? 'evening has' : 'evenings have'} a dish now.`,
+          text: `${counted(added, 'evening has', 'evenings have')} a dish now.`,
           undo: () =>
             change((s) => ({
               ...s,
@@ -52,7 +53,7 @@ function fill() {
               })),
             })),
         }
-      : { text: 'No dish has enough servings left that still keep by then.' },
+      : { text: 'No dish has enough left that will still be good by then.' },
   )
 }
 </script>
@@ -115,7 +116,7 @@ function fill() {
             <li v-for="o in offers" :key="o.from + o.line" class="offer">
               <strong>{{ said(o.line) }}</strong> from {{ nameOf(o.from) }}, keeps
               {{ o.days }} days:
-              <template v-if="!o.takers.length">no recipe here asks for it.</template>
+              <template v-if="!o.takers.length">no recipe here uses it.</template>
               <template v-for="(t, i) in o.takers" :key="t.recipe"
                 >{{ i ? '; ' : '' }}{{ nameOf(t.recipe) }} wants {{ said(t.wants) }}</template
               >

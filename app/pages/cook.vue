@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { counted } from '~~/core/quantity'
 import { finish, undo } from '~~/core/logbook'
 import { useSession } from '~/composables/useSession'
 import { useTelling } from '~/composables/useTelling'
@@ -98,9 +99,8 @@ async function stop() {
   <section v-else-if="!cooking" class="start">
     <h1>{{ session.name }}</h1>
     <p>
-      {{ tasks.length }} things to do for {{ session.cooks.length }}
-      {{ session.cooks.length === 1 ? 'cook' : 'cooks' }}. The clock starts when you press the
-      button, whatever time the plan says.
+      {{ tasks.length }} things to do for {{ counted(session.cooks.length, 'cook') }}. The clock
+      starts when you press the button, whatever time the plan says.
     </p>
     <p v-if="broken.length" class="caution">
       No plan keeps everything. This one comes nearest, but: {{ broken.join('; ') }}.
@@ -139,7 +139,7 @@ async function stop() {
         <span class="figure time" :class="{ over: u.left < 0 }">{{ timerText(u.left) }}</span>
       </li>
     </ul>
-    <p v-else class="quiet">Nothing yet. What goes on without you will be timed here.</p>
+    <p v-else class="quiet">Nothing yet. What cooks without you is timed here.</p>
   </section>
 </template>
 

@@ -1,3 +1,4 @@
+import { counted, plural } from '../quantity'
 import type { Household } from './schema'
 
 /** The lists of what a household owns: this one definition serves files, browser and wiping. */
@@ -34,12 +35,12 @@ const ORDER: readonly Owned[] = ['recipes', 'kitchens', 'sessions', 'menus', 'pl
 export const contentsOf = (household: Household): string[] =>
   ORDER.flatMap((list) => {
     const n = household[list].length
-    return n ? [`${n} ${WORDS[list][n === 1 ? 0 : 1]}`] : []
+    return n ? [counted(n, ...WORDS[list])] : []
   })
 
 /** The names of what a household owns, for whoever is asked to let it go. */
 export const namesOwned = (household: Household): { what: string; names: string[] }[] =>
   (['recipes', 'kitchens', 'sessions', 'menus'] as const).flatMap((list) => {
     const names = household[list].map((x) => x.name)
-    return names.length ? [{ what: WORDS[list][names.length === 1 ? 0 : 1], names }] : []
+    return names.length ? [{ what: plural(names.length, ...WORDS[list]), names }] : []
   })

@@ -38,14 +38,14 @@ describe('readHousehold', () => {
     ],
     ...(
       [
-        ['a day that is none', 'start', '2027-99-99T09:00', /start: is no date and time/],
-        ['the 30th of February', 'start', '2027-02-30T09:00', /start: is no date and time/],
-        ['an hour that is none', 'start', '2027-03-20T25:00', /start: is no date and time/],
+        ['a day that is none', 'start', '2027-99-99T09:00', /start: is not a date and time/],
+        ['the 30th of February', 'start', '2027-02-30T09:00', /start: is not a date and time/],
+        ['an hour that is none', 'start', '2027-03-20T25:00', /start: is not a date and time/],
         [
           'an evening that is none',
           'evenings',
           [{ day: '2027-13-01', time: 'long', eaters: 2 }],
-          /evenings\[0\]\.day: is no day/,
+          /evenings\[0\]\.day: is not a day/,
         ],
       ] as const
     ).map(

@@ -35,7 +35,9 @@ const station = z.strictObject({
     .optional(),
 })
 
-const clock = z.string().regex(/^(?:[01]\d|2[0-3]):[0-5]\d$/, { message: 'is no time like 17:30' })
+const clock = z
+  .string()
+  .regex(/^(?:[01]\d|2[0-3]):[0-5]\d$/, { message: 'is not a time like 17:30' })
 
 const person = z
   .strictObject({

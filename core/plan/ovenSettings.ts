@@ -1,4 +1,4 @@
-import type { Problem } from '../problem'
+import { rampSeconds, type Problem } from '../problem'
 import type { Plan } from './schema'
 
 /** A heat of an oven with the moment at which the cook has to turn the knob for it. */
@@ -20,10 +20,7 @@ export function ovenSettings(problem: Problem, plan: Plan): OvenSetting[] {
     let free = 0
     const heats = plan.heats.filter((h) => h.station === station.id)
     for (const heat of heats.sort((a, b) => a.from - b.from)) {
-      const ramp =
-        heat.celsius >= celsius
-          ? (heat.celsius - celsius) * station.oven.heatSecondsPerDegree
-          : (celsius - heat.celsius) * station.oven.coolSecondsPerDegree
+      const ramp = rampSeconds(station.oven, celsius, heat.celsius)
       out.push({ ...heat, setAt: Math.max(free, Math.floor(heat.from - ramp)) })
       celsius = heat.celsius
       free = heat.to

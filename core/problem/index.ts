@@ -1,3 +1,4 @@
+export { rampSeconds } from './ramp'
 export { id, instant, LONGEST, span, text, celsius } from './fields'
 export { fingerprint } from './fingerprint'
 export {

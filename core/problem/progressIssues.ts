@@ -84,7 +84,7 @@ export function progressIssues(
     past(run.to, `${path}.to`)
     const station = problem.stations.find((s) => s.id === run.station)
     if (station && !station.oven)
-      report(`${path}.station`, `"${run.station}" is no oven`, 'a station with `oven`')
+      report(`${path}.station`, `"${run.station}" is not an oven`, 'a station with `oven`')
     const open = progress.heats.filter((h) => h.station === run.station && h.to === null)
     if (run.to === null && open.length > 1)
       report(`${path}.to`, `"${run.station}" has two heats under way`, 'one')

@@ -13,3 +13,4 @@ export {
   type Degrees,
   type Measures,
 } from './measures'
+export { counted, plural } from './counted'

@@ -72,7 +72,7 @@ describe('ingredients as lines', () => {
     ['', 'empty'],
     ['-3 leeks', 'negative'],
     ['300 g', 'no word'],
-    ['3 blorps of leeks', '"blorps" is no unit'],
+    ['3 blorps of leeks', '"blorps" is not a unit'],
   ])('refuse %j and say what is allowed', (line, why) => {
     const reading = withIngredient(pie, line)
     expect(reading.ok).toBe(false)

@@ -60,7 +60,7 @@ export function withIngredient(recipe: Recipe, line: string, id?: string): Readi
     return no('there is no word in it', 'an amount, a unit and what it is')
   if (read.unknownUnit)
     return no(
-      `"${read.unknownUnit}" is no unit that is known`,
+      `"${read.unknownUnit}" is not a unit that is known`,
       `${UNITS.join(', ')}, cups, oz, lb, pints`,
     )
   const own = {

@@ -1,3 +1,4 @@
+import { counted } from '../quantity'
 import type { Reading } from '../reading'
 import type { Recipe, Step } from './schema'
 import { lawOf } from './work'
@@ -31,10 +32,7 @@ export function readKinds(text: string): Reading<Kind[]> {
     .map((p) => p.trim())
     .filter(Boolean)
   if (parts.length < 2 || parts.length > 6)
-    return no(
-      `${parts.length} ${parts.length === 1 ? 'kind is' : 'kinds are'} named`,
-      `2 to 6 kinds: ${EXAMPLE}`,
-    )
+    return no(`${counted(parts.length, 'kind is', 'kinds are')} named`, `2 to 6 kinds: ${EXAMPLE}`)
   const read = parts.map((part) => {
     const m = SHARE.exec(part)
     if (!m) return { name: part, share: undefined }

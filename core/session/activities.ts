@@ -1,5 +1,5 @@
 import type { HouseRules, Kitchen, Person } from '../kitchen'
-import type { ProblemInput } from '../problem'
+import { rampSeconds, type ProblemInput } from '../problem'
 import { measurable } from '../quantity'
 import {
   HANDLING_ATTENTION,
@@ -270,14 +270,8 @@ function atOtherHeats(
 
 /** Seconds that the slowest oven takes from one range of heat to another. */
 function rampTo(a: readonly [number, number], b: readonly [number, number], kitchen: Kitchen) {
-  const up = Math.max(0, b[0] - a[1])
-  const down = Math.max(0, a[0] - b[1])
+  const [from, to] = b[0] > a[1] ? [a[1], b[0]] : a[0] > b[1] ? [a[0], b[1]] : [0, 0]
   return Math.ceil(
-    Math.max(
-      0,
-      ...kitchen.stations.flatMap(({ oven }) =>
-        oven ? [up * oven.heatSecondsPerDegree, down * oven.coolSecondsPerDegree] : [],
-      ),
-    ),
+    Math.max(0, ...kitchen.stations.map(({ oven }) => (oven ? rampSeconds(oven, from, to) : 0))),
   )
 }

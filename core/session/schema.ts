@@ -11,7 +11,7 @@ const id = idSchema
 export const MOST_BATCHES = 8
 
 export const daySchema = z.string().refine((text) => z.iso.date().safeParse(text).success, {
-  message: 'is no day like 2027-03-20',
+  message: 'is not a day like 2027-03-20',
 })
 
 const day = daySchema
@@ -52,7 +52,7 @@ export const sessionSchema = z.strictObject({
       (text) =>
         daySchema.safeParse(text.slice(0, 10)).success &&
         /^T([01]\d|2[0-3]):[0-5]\d$/.test(text.slice(10)),
-      { message: 'is no date and time like 2027-03-20T09:00' },
+      { message: 'is not a date and time like 2027-03-20T09:00' },
     ),
   /** Minutes within which everything should be done; a plan may take longer and says so. */
   limit: z.int().min(10).max(2880).optional(),

@@ -1,6 +1,7 @@
 import type { PastUse } from './facts'
 import type { Journal, Timed } from './journal'
-import { NEVER, pairKey, type MStation } from './model'
+import { NEVER, type MStation } from './model'
+import { washTime } from './washTime'
 
 export interface Occupation extends Timed {
   amount: number
@@ -46,11 +47,7 @@ export class StationTime {
 
   /** Seconds of washing between two contents in this order. */
   washSeconds(was: number, next: number): number {
-    const { wash } = this.station
-    if (!wash || (was >= 0 && was === next)) return 0
-    return (
-      (was >= 0 && next >= 0 ? wash.between.get(pairKey(was, next)) : undefined) ?? wash.seconds
-    )
+    return washTime(this.station, was, next)
   }
 
   occupy(from: number, to: number, amount: number, contents: number): Occupation {

@@ -1,4 +1,5 @@
-import { pairKey, type MActivity, type MNeed, type Model } from './model'
+import { type MActivity, type MNeed, type Model } from './model'
+import { washTime } from './washTime'
 import type { Work } from './packed'
 import { presentIn, type Scene } from './scene'
 
@@ -117,10 +118,7 @@ function shortestInto(
   for (const { key: was, contents } of others) {
     if (was === key) continue
     for (const s of group) {
-      const wash = model.stations[s]!.wash!
-      const between =
-        contents >= 0 && next >= 0 ? wash.between.get(pairKey(contents, next)) : undefined
-      least = Math.min(least, between ?? wash.seconds)
+      least = Math.min(least, washTime(model.stations[s]!, contents, next))
     }
   }
   return least

@@ -139,7 +139,9 @@ test('people come and go, the house has its rules, and burners are dragged to th
     await page.getByLabel(name, { exact: true }).blur()
   }
   await hour('Teo: there from', 'noonish')
-  await expect(page.getByTestId('person-teo').getByRole('alert')).toContainText('such as 9:30')
+  await expect(page.getByTestId('person-teo').getByRole('alert')).toContainText(
+    'a time such as 9:30',
+  )
   await hour('Teo: there from', '6 pm')
   await hour('Teo: there until', '9')
   await expect(page.getByTestId('person-teo').getByRole('alert')).toContainText('from before until')

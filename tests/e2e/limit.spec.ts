@@ -8,7 +8,7 @@ test('a limit that the plan misses brings proposals, and one of them makes it fi
   const limit = page.getByLabel('To be done within, in minutes')
   await limit.fill('5')
   await limit.blur()
-  await expect(page.getByText('"5" is no limit')).toBeVisible()
+  await expect(page.getByText('"5" is not a limit')).toBeVisible()
   await limit.fill('2000')
   await limit.blur()
   await expect(page.getByTestId('limit-kept')).toBeVisible()

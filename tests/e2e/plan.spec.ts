@@ -18,7 +18,7 @@ test.describe('on a first visit', () => {
     await expect(page.getByTestId('hands-free')).toHaveText(/^\d+:\d\d$/)
     await expect(page.getByTestId('waiting')).toHaveText(/^\d+ (min|h \d\d)$/)
     await expect(page.getByTestId('saved')).toHaveText(/\d+ h/)
-    await expect(page.getByTestId('gap')).toHaveText(/%|none/)
+    await expect(page.getByTestId('gap')).toHaveText(/%|nothing/)
     await expect(page.getByTestId('weave')).toBeVisible()
     const lines = page.getByRole('region', { name: 'In order' }).getByRole('listitem')
     expect(await lines.count()).toBeGreaterThan(60)

@@ -97,8 +97,8 @@ test('what is doubtful is marked and can be confirmed; wrong input is explained 
   )
   const before = Number.parseInt((await page.getByTestId('doubts').textContent())!)
   await page.getByTestId('step-bake').click()
-  await page.getByRole('button', { name: 'It is right' }).click()
-  await expect(page.getByTestId('doubts')).toContainText(`${before - 1} to confirm`)
+  await page.getByRole('button', { name: 'That is right' }).click()
+  await expect(page.getByTestId('doubts')).toContainText(`${before - 1} to check`)
   const most = page.getByLabel('Most minutes')
   await most.fill('1')
   await most.blur()
@@ -108,7 +108,7 @@ test('what is doubtful is marked and can be confirmed; wrong input is explained 
   await most.fill('-4')
   await most.blur()
   await expect(page.getByRole('alert').filter({ visible: true })).toContainText(
-    '"-4" is no number from 0 up',
+    '"-4" is not a number from 0 up',
   )
   await page.reload()
   await page.getByTestId('step-bake').click()

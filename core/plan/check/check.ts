@@ -48,7 +48,7 @@ function place({ problem, plan, placed, report }: Context): void {
     const mode = activity?.modes.find((m) => m.id === run.mode)
     const say = (message: string) =>
       report({ rule: 1, subject: run.id, from: run.start, to: run.end, message })
-    if (!activity) say('is no activity of the problem')
+    if (!activity) say('is not an activity of the problem')
     else if (!mode) say(`has no mode "${run.mode}"`)
     else if (placed.has(run.id)) say('is planned twice')
     else placed.set(run.id, { activity, mode, run } satisfies Placed)

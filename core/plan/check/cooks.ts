@@ -39,7 +39,7 @@ function touchesByCook({
     const cook = cooks.get(id)
     const say = (message: string) =>
       report({ rule: 4, subject: touch.who, from: touch.from, to: touch.to, message })
-    if (!cook) return say(`names "${id}", who is no cook`)
+    if (!cook) return say(`names "${id}", who is not a cook`)
     for (const s of skill === undefined ? [] : [skill].flat())
       if (!touch.fact && cook.skills && !cook.skills.includes(s))
         say(`needs the skill "${s}", which "${id}" has not`)

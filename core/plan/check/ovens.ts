@@ -17,7 +17,7 @@ export function checkOvens(context: Context): void {
     const say = (message: string) =>
       report({ rule: 7, subject: heat.station, from: heat.from, to: heat.to, message })
     if (!station?.oven) {
-      say('has a heat segment and is no oven')
+      say('has a heat segment and is not an oven')
       continue
     }
     const { min, max, methods } = station.oven

@@ -20,7 +20,7 @@ export function checkStations(context: Context): void {
     const station = context.stations.get(chore.station)
     const say = (rule: 3 | 6, message: string) =>
       report({ rule, subject: chore.station, from: chore.from, to: chore.to, message })
-    if (!station) say(6, 'is washed but is no station of the problem')
+    if (!station) say(6, 'is washed but is not a station of the problem')
     else if (chore.from < (context.facts.progress?.now ?? 0)) continue
     else if (absences(station.unavailable).some(([a, b]) => overlap(a, b, chore.from, chore.to)))
       say(3, 'is washed while it is unavailable')
@@ -64,7 +64,7 @@ function occupationsByStation(context: Context): Map<string, Occupation[]> {
   ) => {
     const say = (message: string) => report({ rule: 3, subject: who, from, to, message })
     const station = context.stations.get(stationId)
-    if (!station) return say(`names "${stationId}", which is no station`)
+    if (!station) return say(`names "${stationId}", which is not a station`)
     if (!fact && station.kind !== need.kind) say(`needs a ${need.kind}, "${stationId}" is none`)
     const missing = need.tags.filter((t) => !station.tags.includes(t))
     if (!fact && missing.length) say(`needs ${missing.join(', ')}, "${stationId}" is not`)
@@ -96,7 +96,7 @@ function occupationsByStation(context: Context): Map<string, Occupation[]> {
     const say = (message: string) =>
       report({ rule: 3, subject: run.id, from: run.from, to: run.to, message })
     if (!hold) {
-      say('is no hold of the problem')
+      say('is not a hold of the problem')
       continue
     }
     if (seen.has(run.id)) say('is held twice')

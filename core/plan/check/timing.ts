@@ -11,7 +11,7 @@ export function checkTiming(context: Context): void {
   }
   for (const id of Object.keys(plan.choices))
     if (!problem.choices.some((c) => c.id === id))
-      report({ rule: 1, subject: id, message: 'is no choice of the problem' })
+      report({ rule: 1, subject: id, message: 'is not a choice of the problem' })
 
   for (const id of present)
     if (!placed.has(id)) report({ rule: 1, subject: id, message: 'is present but not planned' })

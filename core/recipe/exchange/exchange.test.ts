@@ -91,7 +91,7 @@ describe('readRecipes', () => {
     ['{"format":"cadrum/recipe@1"', 'cut off'],
     ['{"a":1}', 'no recipe'],
     ['{"format":"cadrum/recipe@1","id":"x"}', 'missing'],
-    ['\u0000\u0001', 'no text'],
+    ['\u0000\u0001', 'not text'],
     ['hello there', 'no steps'],
   ])('refuses %j and says why', (content, why) => {
     const reading = readRecipes(content)

@@ -26,7 +26,7 @@ export function readRecipes(content: string): Reading<Found[]> {
   if (text.length > LARGEST_RECIPE_FILE)
     return no('the file is too large', `up to ${LARGEST_RECIPE_FILE / 1e6} MB`)
   if (!text.trim()) return no('there is nothing in it', 'the text of a recipe')
-  if (text.includes('\0')) return no('this is no text', 'text, HTML, JSON or CSV')
+  if (text.includes('\0')) return no('this is not text', 'text, HTML, JSON or CSV')
   if (/^\s*[[{]/.test(text)) return fromJson(text, no)
   if (/^\s*<(?:!doctype|html|\?xml|head|body|div|article|script)/i.test(text)) {
     if ((text.match(/</g) ?? []).length > MOST_TAGS)

@@ -200,7 +200,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   if (counted && unit === 'piece') line = line.slice(counted[0].length).replace(/^of /, '')
   const counts = counted && unit === 'piece' ? COUNTED.exec(counted[0])?.[0] : undefined
   const strange = unit === 'piece' && amount > 0 ? /^([a-z]+) of /.exec(line)?.[1] : undefined
-  if (strange) doubts.push(`"${strange}" is no unit that is known: counted as pieces`)
+  if (strange) doubts.push(`"${strange}" is not a unit that is known: counted as pieces`)
   let preparation: string | undefined
   const comma = /^(.*?)(?:,|;| - )\s*(.+)$/.exec(line.replace(/\(([^)]*)\)/g, ', $1'))
   if (comma) {

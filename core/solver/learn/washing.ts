@@ -1,4 +1,5 @@
-import { pairKey, type Model } from '../model'
+import type { Model } from '../model'
+import { washTime } from '../washTime'
 import type { Code } from './trail'
 import { ALWAYS, anyOf, NEVER_SO, not, oneOf } from './codes'
 import { apart, type Order } from './order'
@@ -120,15 +121,8 @@ function justAfter(
 }
 
 /** Seconds of washing on a station between two uses that follow each other. */
-export function washSeconds(model: Model, station: number, a: Use, b: Use): number {
-  const { wash } = model.stations[station]!
-  if (!wash || (a.contents >= 0 && a.contents === b.contents)) return 0
-  const named =
-    a.contents >= 0 && b.contents >= 0
-      ? wash.between.get(pairKey(a.contents, b.contents))
-      : undefined
-  return named ?? wash.seconds
-}
+export const washSeconds = (model: Model, station: number, a: Use, b: Use): number =>
+  washTime(model.stations[station]!, a.contents, b.contents)
 
 function newWash(session: SessionModel, use: Use, able: number[]): LWash {
   const { engine, model } = session
