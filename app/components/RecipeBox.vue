@@ -34,7 +34,7 @@ const narrowed = computed(() => ({
     name: 'Mostly of',
     items: options(
       'any main ingredient',
-      each((e) => e.main ?? []),
+      each((e) => (e.main ? [e.main] : [])),
     ),
   },
   without: {

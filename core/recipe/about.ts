@@ -28,7 +28,7 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
         nameAt(step.id) ??
         inWords(
           new Set(recipe.steps.filter((s) => inside.has(s.id)).flatMap((s) => s.uses)),
-          recipe.ingredients,
+          recipe,
         )
       return about === undefined ? [] : [[step.id, about] as const]
     }),
@@ -49,7 +49,13 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
     ...wordsOf(recipe.name),
     ...recipe.ingredients.flatMap((i) => headOf(i.item)),
   ])
-  let found: string | null | undefined = wordsOf(lower).some((w) => own.has(w)) ? null : undefined
+  const made = /^for (the [a-z-]+(?: [a-z-]+)?),/.exec(lower)?.[1]
+  if (made && PRODUCTS.has(singular(made.split(' ').at(-1)!))) return made
+  let found: string | null | undefined = wordsOf(lower).some(
+    (w) => own.has(w) && !isStaple(w) && !isLiquid(w),
+  )
+    ? null
+    : undefined
   for (const { index, 0: the } of lower.matchAll(/\bthe /g)) {
     const after = lower.slice(index + the.length)
     const words = /^[a-z-]+(?: [a-z-]+){0,2}/.exec(after)?.[0].split(' ') ?? []
@@ -61,23 +67,44 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
     if (isStaple(said) || isLiquid(said)) continue
     const rest = after.slice(said.length)
     // "the carrots, onions and leeks", "the oil and the onions"
-    found = AND_MORE.test(rest) ? null : `the ${said}`
+    const called = `the ${said.replace(/^(?:hot|warm|cold|cooled|cooked|remaining) /, '')}`
+    // "Return the chicken to the pot, add the dill": two of them, and none for both; but "stir the
+    // dough and shape the loaf" ends with what has been made.
+    const several: boolean =
+      found != null &&
+      found !== called &&
+      !PRODUCTS.has(name[noun]!) &&
+      !/\b(?:over|into|onto|in|on|through) $/.test(lower.slice(0, index))
+    found = AND_MORE.test(rest) || several ? null : called
   }
   return found
 }
 const wordsOf = (text: string) => (text.toLowerCase().match(/[a-z-]{3,}/g) ?? []).map(singular)
 const headOf = (item: string) => wordsOf(item.replace(/\s*[,(].*$/, '')).slice(-1)
 
-function inWords(used: ReadonlySet<string>, all: readonly Ingredient[]): string | undefined {
-  const food = all
+function inWords(used: ReadonlySet<string>, recipe: Recipe): string | undefined {
+  const food = recipe.ingredients
     .filter((i) => used.has(i.id) && !isStaple(i.item) && !isLiquid(i.item))
     .map((i) => ({ name: nameOf(i), rank: isMeat(i.item) ? Infinity : grams(i) }))
     .sort((a, b) => b.rank - a.rank || 0)
   const names = [...new Set(food.map((f) => f.name))]
   if (!names.length) return undefined
+  const dish = names.length > 2 ? dishIn(used, recipe) : undefined
+  if (dish) return dish
   return names.length > 2
     ? `the ${names[0]}, ${names[1]} and the rest`
     : `the ${names.join(' and ')}`
+}
+
+/** `The cake`, where most of what is listed is in it by now and the dish is called so. */
+function dishIn(used: ReadonlySet<string>, { name, ingredients }: Recipe): string | undefined {
+  if (used.size * 2 < ingredients.length) return undefined
+  const [before] = name.toLowerCase().split(/ (?:with|for|in|on|and|from|of|to)\b|[,(]/)
+  const noun = before?.match(/[a-z-]{3,}/g)?.at(-1)
+  if (!noun || /^(?:dish|meal|dinner|supper|lunch|breakfast|recipe|bowl)$/.test(noun))
+    return undefined
+  const own = ingredients.find((i) => headOf(i.item).includes(singular(noun)))
+  return own && !used.has(own.id) ? undefined : `the ${noun}`
 }
 
 const nameOf = ({ item }: Ingredient) =>

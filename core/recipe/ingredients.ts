@@ -2,7 +2,7 @@ import { amountText, UNITS, IN_SMALL } from '../quantity'
 import type { Issue, Reading } from '../reading'
 import { idFor } from './naming'
 import type { Recipe } from './schema'
-import { namesOf, readIngredientLine, type IngredientRead } from './text/ingredientLine'
+import { namesOf, readIngredientLine, singular, type IngredientRead } from './text/ingredientLine'
 
 type Ingredient = Recipe['ingredients'][number]
 
@@ -11,7 +11,17 @@ type Ingredient = Recipe['ingredients'][number]
  * pack)`, `300 g chard; or spinach`, `20 g parsley (optional)`.
  */
 export const ingredientLine = (i: Ingredient) =>
-  `${amountText(i.amount, i.unit)} ${i.counted === undefined ? '' : `${i.counted} `}${i.item}${packsText(i)}${i.note === undefined ? '' : `, ${i.note}`}${i.optional ? ' (optional)' : ''}${i.instead === undefined ? '' : `; or ${i.instead}`}`
+  `${amountText(i.amount, i.unit)} ${i.counted === undefined ? '' : `${i.counted} `}${itemText(i)}${packsText(i)}${i.note === undefined ? '' : `, ${i.note}`}${i.optional ? ' (optional)' : ''}${i.instead === undefined ? '' : `; or ${i.instead}`}`
+
+/** `1 carrot` of what the list has in the plural: one of it, or a part of one. */
+const itemText = ({ item, unit, amount, counted }: Ingredient) =>
+  unit === 'piece' && amount <= 1 && counted === undefined
+    ? item.replace(/^([^,(]*?)([a-z]+s)(?= *(?:[,(]|$))/i, (_, before: string, last: string) =>
+        /(?:us|ss|is|as|ios|hummus|asparagus)$/i.test(last)
+          ? before + last
+          : before + singular(last),
+      )
+    : item
 
 /** In how many packs it comes, where that is about a whole number of quarters. */
 function packsText(i: Ingredient): string {

@@ -37,6 +37,8 @@ const mendWrites = (page: Page) =>
   )
 const household = (page: Page, entry: string) =>
   expect(async () => {
+    // A menu that an earlier try has opened is in the way.
+    await page.keyboard.press('Escape')
     await page.getByRole('button', { name: 'Household' }).click({ timeout: 10_000 })
     await page.getByText(entry, { exact: true }).click({ timeout: 5000 })
   }).toPass({ timeout: 90_000 })

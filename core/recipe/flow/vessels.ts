@@ -40,6 +40,8 @@ const LIFTED =
 const SAME =
   /\b(?:the same|that|in what is left|back (?:in|into|to) the (?:pot|pan)|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
 
+const OVER = /\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b/i
+
 /** The vessel that a step is done in, by its first way; undefined where it brings none of its own. */
 export const vesselOf = (step: Step): Equipment | undefined =>
   // What is cut, in a processor too, is tipped into a bowl or onto a plate, of which there are plenty.
@@ -114,7 +116,9 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
       for (const run of into) run.vessel = narrower(run.vessel, own)
       if (!into.length) into = [begin(own, `${step.id}-${own.kind}`)]
     } else if (staysIn(step)) {
-      const main = inputs.filter((i) => i.food && i.inside).at(-1)?.from
+      const here = inputs.filter((i) => i.food && i.inside)
+      // `Prick the cake, spoon over the syrup`: it is the cake that stays where it is.
+      const main = (OVER.test(step.do) ? here[0] : here.at(-1))?.from
       into = [...new Set(inputs.filter((i) => i.from === main).map((i) => i.run))]
     }
     // A pan of which only the place is taken over was emptied for it: what it held lies on a plate.

@@ -26,11 +26,22 @@ const SPREADS_OVER =
   /^(?:uncover(?:,| and)* )?(?:scatter|sprinkle|top|strew|finish|dot|fill) (?:over |evenly )?(?:with|over) the\b/
 const STIRRED_THROUGH =
   /^(?:fold|stir|toss|mix) (?:the|both|all|those) [a-z ]{3,40} (?:through|in)(?=$|[,.;]| and\b| just\b| before\b)/
+/** `Slice the sausages and fold them through`: through what stands in its pot beside. */
+const THROUGH_IT =
+  /^(?:fold|stir|toss|mix) (?:it|them|this|these) (?:back )?(?:gently )?(?:through|in)(?=$|[,.;]| (?:and|just|before|gently|again)\b)/
+/** `Spoon over the syrup`: the syrup, over what was named before it or stands there. */
+const POURED_OVER =
+  /\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over (?:the|your|half|all|some)\b(.*)$/
 /** `Lay them over`: over what stands beside. */
 const LAID_OVER =
   /^(?:lay|place|drape|put|set|fit|drizzle|spread|pour|spoon|scatter|sprinkle) (?:(?:it|them|this|these|one) )?(?:over|on top)(?=[,.;]|$| (?:when|once|and|to)\b)/
 /** Where things lie that something is laid over. */
 const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'pot', 'frying-pan'])
+/** Lies in something that more can be stirred into. */
+const inPotOf = ({ lifted, where: { vessel } }: Thread) =>
+  !lifted &&
+  vessel !== undefined &&
+  ['pot', 'frying-pan', 'bowl', 'slow-cooker', 'pressure-cooker'].includes(vessel)
 const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
 const COOKS_IN =
   /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
@@ -52,6 +63,8 @@ export function onTopOf(
     found.add(kept.current)
     return kept.open.findLast((t) => t !== kept.current && IN_SHAPE.has(dishOf(t)))
   }
+  if (THROUGH_IT.test(lower) && !fresh.length)
+    return kept.open.findLast((t) => t !== kept.current && inPotOf(t))
   const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
   if (!spread && !/\b(?:on top|over (?:the top|everything|it|them)|on it|all over)\b/.test(lower))
     return undefined
@@ -82,6 +95,8 @@ export function goesOnFrom(
     current.section !== mention.section &&
     (labelNames(mention.label).length > 0 || fresh.every(ofOther))
   if (anew || SECOND.test(lower) || turned) return undefined
+  // `Cook the noodles in boiling water`: water of their own.
+  if (/\bin (?:[a-z]+ ){0,4}?(?:boiling|salted|simmering)\b/.test(lower)) return undefined
   const head = lower.replace(/[,;].*$/, '')
   // `Fry in batches in hot oil`: what is fried is not said again.
   // `Into a pot with water`: what goes in is not said again.
@@ -94,7 +109,8 @@ export function goesOnFrom(
   const onlyMedium = fresh.every((id) => isStaple(kept.item(id)) || isLiquid(kept.item(id)))
   if (onlyMedium && COOKS_IN.test(lower)) return current
   // `Mix with the flour and the yeast`: what was there is mixed with them.
-  if (/^(?:mix|combine|blend|beat|stir|toss|whisk) with\b/.test(lower)) return current
+  if (/^(?:mix|combine|blend|beat|stir|toss|whisk|cover|top up|fill up) with\b/.test(lower))
+    return current
   if (
     /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) (?:in|through))\b/.test(
       lower,
@@ -185,9 +201,20 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   const list = [...found]
   if (list.length < 2) return list[0]
   if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)
-  const target = /\b(?:in|into|to|over|onto|on|among|with|through)\s+(?:the|your)\s+(.+)$/.exec(
-    lower,
-  )?.[1]
+  const poured = POURED_OVER.exec(lower)?.[1]
+  if (poured !== undefined) {
+    const words = new Set(namesOf(poured))
+    const isPoured = (t: Thread) =>
+      [...t.names].some((n) => words.has(n)) ||
+      [...t.items].some((id) => namesOf(kept.item(id)).some((n) => words.has(n)))
+    const under = list.find((t) => !isPoured(t))
+    if (under && list.some(isPoured)) return under
+  }
+  if (THROUGH_IT.test(lower)) return list.find((t) => t !== kept.current)
+  const target =
+    /\b(?:in|into|to|over|onto|on|on top of|among|with|through)\s+(?:the|your)\s+(.+)$/.exec(
+      lower,
+    )?.[1]
   if (target && !/^[a-z]+ in the\b/.test(lower)) {
     const words = new Set(namesOf(target))
     const named = list.find(

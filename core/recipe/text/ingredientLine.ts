@@ -166,7 +166,8 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
     )
     const stick = simple[3] !== undefined && /^sticks?$/.test(simple[3]) && !butter
     const measure = simple[3] === undefined || stick ? undefined : measureOf(simple[3])
-    line = line.slice(simple[0].length)
+    // `2 sticks celery`: counted, and no butter.
+    line = `${stick ? simple[3] : ''}${line.slice(simple[0].length)}`
     if (measure) {
       // 500 g / 1 lb 2 oz, 1 cup (190 g): one amount said twice, the metric one counts.
       const metric = new RegExp(

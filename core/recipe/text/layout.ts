@@ -269,10 +269,10 @@ function withoutTables(lines: string[]): string[] {
 }
 
 const looksLikeMeta = (line: string) =>
-  /^(?:#+\s*)?(?:\*\*)?(?:serves|feeds|servings?|yields?|makes|enough for|for \d|portions?|prep|cook(?:ing)? time|total|ready in|time|\d+ (?:servings|portions|people)|by )/i.test(
+  /^(?:#+\s*)?[*_]{0,3}(?:serves|feeds|servings?|yields?|makes|enough for|for \d|portions?|prep|cook(?:ing)? time|total|ready in|time|\d+ (?:servings|portions|people)|by )/i.test(
     line,
   ) ||
-  /^(?:\(?(?:serves|makes|for (?=about |\d|one|two|three|four|five|six|eight|ten|twelve)) ?)/i.test(
+  /^[*_]{0,3}(?:\(?(?:serves|makes|for (?=about |\d|one|two|three|four|five|six|eight|ten|twelve)) ?)/i.test(
     line,
   )
 

@@ -43,15 +43,27 @@ export function stepsOf(
       }
       // How to warm it up another day is no part of the session.
       if (label && /^to (?:reheat|store|freeze)\b/i.test(label)) continue
-      const groups = withObjects(grouped(clausesOf(inTurns(asCommand(text), foods), foods)))
+      const had = HAD.exec(text)
+      const left = had ? reader.soFar(Number(had[1])) : undefined
+      const said = left === undefined ? text : text.slice(had![0].length)
+      const groups = withObjects(grouped(clausesOf(inTurns(asCommand(said), foods), foods)))
       if (!groups.length && !isSaid(text)) unused.push(text)
       groups.forEach((group, i) =>
         reader.take(group, { section: k, label: label ?? section.heading, goesOn: i > 0 }),
       )
+      if (left !== undefined)
+        reader.take(
+          { text: `Bake on for ${left} minutes`, work: 'bake', verb: 'bake', meanwhile: false },
+          { section: k, label: label ?? section.heading, goesOn: true },
+        )
     }
   })
   return { steps: reader.end(), unused: unused.slice(0, MOST_UNUSED) }
 }
+
+/** `After the tofu's had 10 minutes, `. */
+const HAD =
+  /^(?:after|once|when) (?:the |it |they |your )?[a-z’' -]{0,30}?\b(?:had|been in|baked|roasted)(?: for)? (?:about )?(\d+) ?(?:mins?|minutes),? /i
 
 /** Most sentences of a method that are read, and the longest: beyond is no recipe that anybody cooks. */
 const MOST_SENTENCES = 250
@@ -165,6 +177,20 @@ class Reader {
     this.draft(mention, sources)
   }
 
+  /**
+   * `After the tofu has had 10 minutes, add the broccoli`: what is in the oven has had that much, and
+   * the minutes that are left come behind it; undefined where nothing was put in for longer.
+   */
+  soFar(minutes: number): number | undefined {
+    const last = this.drafts.at(-1)
+    const baked = this.drafts.findLast((d) => d.work === 'bake')
+    const whole = baked?.minutes[1] ?? 0
+    if (!baked?.stated || whole <= minutes || !last) return undefined
+    baked.minutes = [minutes, minutes]
+    baked.do = `${baked.do}: ${minutes} minutes so far`
+    return whole - minutes
+  }
+
   /** `Do this three times, 30 minutes apart`: what was done last, and the waits in between. */
   private again(before: Draft, group: Group, text: string, place: Place, times: number): void {
     const span = durationsIn(text).find((d) => d.kind === 'span')
@@ -231,7 +257,7 @@ class Reader {
     const said =
       roasting || FAT_LEFT.test(text)
         ? text.replace(/\b(the|same) tin\b/gi, '$1 roasting tin')
-        : text
+        : text.replace(AS_WEIGHT, '')
     const named = equipmentIn(said)
     const vessel = named.find((k) => VESSELS.has(k))
     const doubts: string[] = []
@@ -243,7 +269,9 @@ class Reader {
     if (HOT_FAT.test(text)) where.heated ??= 'fry'
     if (vessel && vessel !== where.vessel && vessel !== 'bowl') where.wet = false
     if (wet) where.wet = true
-    const work = workOf({ ...mention }, where, named, items)
+    const cut = workOf({ ...mention }, where, named, items)
+    // `Zest the lemons into a bowl with the sugar and eggs`: mixed, with a little cutting in it.
+    const work = cut === 'cut' && MIXED_IN.test(text) && items.length > 2 ? 'mix' : cut
     const equipment = equipmentOf(said, work, where)
     const heat = this.heatOf(text, work, equipment, doubts)
     const main = equipment.find((k) => VESSELS.has(k))
@@ -362,9 +390,13 @@ class Reader {
   }
 }
 
+/** A pan that only presses something. */
+const AS_WEIGHT =
+  /\bunder (?:a|an|another) (?:heavy |weighted |second )?(?:pan|tin|plate|pot|skillet|board|tray)\b/i
+const MIXED_IN = /\binto (?:a|the) (?:[a-z]+ )?bowl with\b/i
 const STRAINED_INTO = /\binto (?:an?|the|another) (?:\w+ )?(?:pan|pot|saucepan|bowl|jug)\b/i
 const PREPARES =
-  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line) (?:and (?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
+  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
 
 const LOCKED =
   /\b(?:lock|seal|secure|close|fasten)\b[^.;]*\blid\b|\blid (?:on|locked|closed)\b|\b(?:high|low|full) pressure\b|\b(?:to|under) pressure\b/i

@@ -33,8 +33,11 @@ export const isTalk = (group: Group, text: string) =>
   !['soak', 'prove', 'pack'].includes(group.work) &&
   durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS)
 
-/** How it is warmed up on another day is no part of the session. */
+/** How it is finished or warmed up on another day is no part of the session. */
 export const isReheating = (text: string) =>
+  /\bon the day (?:you|that you|of eating|it is eaten)\b|\bfresh (?:when|each time) (?:you|it)\b|\bwhen you(?:'re| are)? (?:come to )?(?:ready to )?(?:eat|serve)(?: it)?\b/i.test(
+    text,
+  ) ||
   /^(?:to )?re-?heat\b[^.]*\b(?:microwave|on the day|when (?:needed|you want))\b/i.test(text) ||
   /^(?:to )?(?:re-?heat|bake|cook|roast|warm|heat)(?: it| them| the \w+| through)* (?:straight )?from (?:frozen|the freezer)\b/i.test(
     text,

@@ -151,4 +151,13 @@ describe('a text of any kind', () => {
     // 60 kB take well under a second on a quiet machine; what went wrong took minutes.
     expect(performance.now() - began).toBeLessThan(5000)
   })
+
+  it('takes a line of servings and times in italics for what it is', () => {
+    const { name, serves, ingredients, steps } = readRecipeText(
+      '# Beef stew\n\n*Serves 6 · prep 25 min · cook 2 h 45*\n\n- 1.2 kg braising steak, cut into chunks\n- 500 ml brown ale\n- 1 tbsp tomato purée\n\nBrown the beef in a pot for 8 minutes. Pour in the ale and the purée and simmer for 2 hours.',
+    )
+    expect([name, serves]).toEqual(['Beef stew', 6])
+    expect(ingredients.map((x) => x.item)).toEqual(['braising steak', 'brown ale', 'tomato purée'])
+    expect(steps.some((s) => /serves/i.test(s.do))).toBe(false)
+  })
 })

@@ -10,7 +10,7 @@ export const isStaple = (item: string) => STAPLE.test(item) || PEPPER.test(item)
 
 /** Things made on the way, by which a method goes on speaking of them. */
 export const PRODUCTS = new Set(
-  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw'.split(
+  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling'.split(
     ' ',
   ),
 )
@@ -39,6 +39,7 @@ const CATEGORIES: [RegExp, RegExp][] = [
   ],
   [/\bpasta\b/, /\b(?:spaghetti|penne|macaroni|fusilli|rigatoni|linguine|tagliatelle|farfalle)\b/],
   [/\brice\b(?! (?:cooker|vinegar|noodles|flour))/, /\b(?:basmati|arborio|jasmine|carnaroli)\b/],
+  [/\bflorets?\b/, /\b(?:broccoli|cauliflower|romanesco)\b/],
   [/\bnuts\b/, /\b(?:almonds|walnuts|hazelnuts|pecans|cashews|pistachios)\b/],
 ]
 const MEATS = /\b(?:meat|birds?|joints?|the roast)\b/
@@ -48,7 +49,7 @@ const FISHES = /\b(?:fish|fillets?)\b/
 export type Share = 'all' | 'part' | 'rest'
 
 const PART =
-  /(?:\b(?:half|some|a (?:little|third|quarter|few|bit)|(?:two|three|\d) (?:thirds|quarters)|third|quarter|most|one|a few|\d+(?:\.\d+)? ?(?:tbsp|tsp|g|ml|cups?|tablespoons?|teaspoons?|spoons?|litres?|l|oz)?)(?: (?:of|the|of the|it))?)\s+(?:[a-z-]+ ){0,2}$/
+  /(?:\b(?:half|some|a (?:little|third|quarter|few|bit)|(?:two|three|\d) (?:thirds|quarters)|third|quarter|most|one|a few|\d+(?:\.\d+)? ?(?:tbsp|tsp|g|ml|cups?|tablespoons?|teaspoons?|spoons?|litres?|l|oz)?|(?:green )?tops?|greens?|(?:green|white) parts?|whites?|stalks|stems)(?: (?:of|the|of the|it))?)\s+(?:[a-z-]+ ){0,2}$/
 /** `The rest of the `, in front of a name. */
 export const REST =
   /\b(?:rest(?: of)?(?: the)?|remaining|remainder of(?: the)?|other(?: half)?(?: of)?(?: the)?|leftover|reserved|more|another|extra)\s+(?:[a-z-]+ ){0,2}$/

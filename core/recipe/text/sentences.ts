@@ -1,3 +1,4 @@
+import { lowerFirst } from '../casing'
 import { singular } from './ingredientLine'
 
 /** Stands for a full stop that ends no sentence. */
@@ -54,6 +55,9 @@ export function inTurns(text: string, foods: ReadonlySet<string>): string {
     (whole, mark: string, names: string, many: string, unit: string, at: number) => {
       const words = names.split(/,? and |, | /).map(singular)
       if (!words.every((w) => foods.has(w))) return whole
+      // `Soften the onion, carrots and celery for 10 minutes`: a list, and one time for all of it.
+      if (mark === ',' && !/\d ?(?:mins?|minutes|hours?)\b|\bthen\b/i.test(text.slice(0, at + 8)))
+        return whole
       const first = last === 0 && at >= 0 && mark === ':'
       last = at + 1
       return first
@@ -63,9 +67,17 @@ export function inTurns(text: string, foods: ReadonlySet<string>): string {
   )
 }
 
+/** `In the same pan boil the eggs for 9 minutes`: the place stands before what is done. */
+const PLACE_FIRST =
+  /^(in (?:the same|that|a|an|another|the) (?:[a-z-]+ ){0,3}?(?:pan|pot|saucepan|skillet|bowl|wok|casserole|jug)) ((?!with\b|and\b|of\b|over\b|on\b|until\b|for\b)[a-z]+) ((?:the|a|an|your|some|\d+) [^,.;]*?)(?= for \d|,|;|\.| and |$)/i
+
 /** `The meat goes in boxes in the fridge` as a command. */
 export const asCommand = (text: string) =>
   text
+    .replace(
+      PLACE_FIRST,
+      (_, place: string, verb: string, what: string) => `${verb} ${what} ${lowerFirst(place)}`,
+    )
     // `Bake at 180 °C for 30 minutes, then at 160 for another 30`.
     .replace(
       /\b(bake|roast|cook)\b([^.;]*?\d[^.;]*?),? (?:and )?then (?=(?:at )?\d{2,3}\s?(?:°\s?)?c?\b[^.;]*\bfor\b)/i,

@@ -334,7 +334,7 @@ export class Sourcing {
     if (found.size) {
       const apart = this.kept.open.filter((t) => !found.has(t) && t.items.size > 0)
       const into = new RegExp(
-        `\\b(?:in|into|with|over|through|to) (?:the|this) (?:[a-z-]+ )?${name}`,
+        `\\b(?:in|into|with|over|through|to|on|onto|on top of) (?:the|this) (?:[a-z-]+ )?${name}`,
       )
       if (!into.test(mention.text.toLowerCase())) return undefined
       // A stew or a sauce is what most has gone into.

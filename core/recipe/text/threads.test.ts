@@ -305,4 +305,79 @@ describe('times and servings', () => {
       [3, 'piece', 'garlic'],
     ])
   })
+
+  it('hold what is covered with water, until it is lifted out', () => {
+    const steps = read(
+      'Put the chicken in your biggest pot with the onion and the green tops of the leeks. Cover with the water and bring slowly to the boil. Turn down and simmer for 75 minutes. Lift out the chicken and leave it until cool enough to handle, about 20 minutes. Strain the stock into a clean pot. Slice the white of the leeks, add to the stock and simmer for 8 minutes. Cook the noodles fresh on the day you eat it.',
+      '1 whole chicken\n1 onion\n2 leeks\n3 litres water\n200 g egg noodles',
+    )
+    expect(waits(steps, 'cover with', 'put the chicken')).toBe(true)
+    expect(waits(steps, 'lift out', 'simmer for 75')).toBe(true)
+    expect(find(steps, 'lift out').hygiene).not.toBe('raw')
+    // What is still in the list is as it was bought: it waits for nothing, and nothing is raw.
+    expect(find(steps, 'white of the leeks').after).toEqual([])
+    expect(find(steps, 'white of the leeks').hygiene).toBe('produce')
+    expect(steps.some((s) => /noodles/.test(s.do))).toBe(false)
+  })
+
+  it('meet where one is folded through what is not named again', () => {
+    const steps = read(
+      'Roast the sausages for 30 minutes. Soften the onion, carrots and celery in a pot for 10 minutes. Add the lentils and the stock and simmer for 25 minutes. Slice the sausages and fold them through.',
+      '8 sausages\n1 onion\n2 carrots\n2 sticks celery\n250 g lentils\n600 ml stock',
+    )
+    expect(waits(steps, 'fold them', 'simmer')).toBe(true)
+    expect(waits(steps, 'fold them', 'slice the sausages')).toBe(true)
+    // A list with one time, and no turns of it.
+    expect(find(steps, 'soften').minutes).toEqual([10, 10])
+    expect(steps.filter((s) => /10 min/.test(s.do))).toHaveLength(1)
+  })
+
+  it('keep the fruit apart whose rind went in, and pour the syrup over the cake', () => {
+    const steps = read(
+      'Grease and line a loaf tin. Zest the lemons into a bowl with the sugar, eggs and oil and whisk until smooth. Fold in the flour. Pour into the tin and bake for 50 minutes at 170 °C. For the syrup, squeeze the lemons into a small pan with the granulated sugar and warm gently for 3 minutes. Prick the hot cake all over and spoon over the syrup. Leave to cool in the tin for 1 hour.',
+      '2 lemons\n200 g caster sugar\n3 eggs\n150 ml oil\n225 g flour\n75 g granulated sugar',
+    )
+    expect(find(steps, 'zest').after).toEqual([])
+    expect(find(steps, 'zest').work).toBe('mix')
+    expect(waits(steps, 'squeeze', 'bake')).toBe(false)
+    expect(waits(steps, 'prick', 'bake')).toBe(true)
+    expect(waits(steps, 'prick', 'warm gently')).toBe(true)
+    expect(waits(steps, 'leave to cool', 'prick')).toBe(true)
+    // The tin is got ready for what is poured into it.
+    expect(find(steps, 'pour').after).toContainEqual({
+      step: find(steps, 'grease').id,
+      food: false,
+    })
+  })
+
+  it('stay in the oven that they are in while something is laid on top of them', () => {
+    const steps = read(
+      'Brown the beef in a casserole for 8 minutes. Add the stock, cover and cook in the oven at 160 °C for 2 hours. Meanwhile, make the dumplings: mix the flour and suet to a soft dough. Shape into 12 small balls. Turn the oven up to 180 °C. Sit the dumplings on top of the stew and cook, uncovered, for 25 minutes until puffed and golden.',
+      '1.2 kg braising steak\n800 ml stock\n150 g flour\n75 g suet',
+    )
+    expect(waits(steps, 'sit the dumplings', 'for 2 hours')).toBe(true)
+    expect(waits(steps, 'sit the dumplings', 'shape')).toBe(true)
+    expect(find(steps, 'uncovered')).toMatchObject({ work: 'bake', celsius: 180 })
+  })
+
+  it('are joined on their tray by what goes in later, and bake on', () => {
+    const steps = read(
+      "Toss the tofu with the cornflour and spread over a tray. Bake 25 min at 220 °C. Cut the broccoli into florets. After the tofu's had 10 minutes, toss the florets with the oil and add them to the tray. Cook the noodles for 4 min in boiling water. Drain.",
+      '350 g tofu\n2 tbsp cornflour\n1 head broccoli\n1 tbsp oil\n250 g noodles',
+    )
+    expect(find(steps, 'so far').minutes).toEqual([10, 10])
+    expect(waits(steps, 'florets with the oil', 'so far')).toBe(true)
+    expect(waits(steps, 'florets with the oil', 'cut the broccoli')).toBe(true)
+    expect(find(steps, 'bake on')).toMatchObject({ work: 'bake', minutes: [15, 15] })
+    expect(find(steps, 'noodles').after).toEqual([])
+  })
+
+  it('are boiled where the place is said first, and are no longer raw', () => {
+    const steps = read(
+      'Boil the potatoes for 18 minutes. In the same pan boil the eggs for 9 minutes, cool them in cold water and peel.',
+      '1 kg potatoes\n4 eggs',
+    )
+    expect(find(steps, 'eggs')).toMatchObject({ work: 'boil', minutes: [9, 9] })
+    expect(find(steps, 'peel').hygiene).not.toBe('raw')
+  })
 })

@@ -68,6 +68,9 @@ export interface Sources {
   fresh: string[]
 }
 
+const CITRUS = /\b(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b/i
+const ZESTS = /\b(?:zest|rind)\b/
+const SQUEEZES = /\b(?:squeeze|juice|halve|slice|segment|quarter)\b/
 const KEEPS_LIQUID = /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b/
 export const SERVES = /^(?:serve|eat|dish up|plate)\b|^to serve\b/
 const LIFTS =
@@ -99,6 +102,8 @@ export class Threads {
   readonly parted = new Set<string>()
   readonly named = new Set<string>()
   section = -1
+  /** Fruit of which only the rind went in. */
+  readonly zested = new Set<string>()
   /** Tins that were lined or greased, and by which step, until something goes into them. */
   readonly prepared = new Map<string, number>()
 
@@ -160,6 +165,7 @@ export class Threads {
     for (const id of fresh) {
       thread.items.add(id)
       this.named.add(id)
+      if (ZESTS.test(lower) && CITRUS.test(this.item(id))) this.zested.add(id)
       if (
         shareOf(
           mention.text,
@@ -293,6 +299,11 @@ export class Threads {
     const ingredient = this.ingredients.find((i) => i.id === id)!
     const holder = this.latest((t) => t.items.has(id)) ?? undefined
     if (!this.named.has(id) || !holder) return undefined
+    // The rind went in before: what is squeezed now is the fruit itself.
+    if (this.zested.has(id) && SQUEEZES.test(mention.text.toLowerCase())) {
+      this.zested.delete(id)
+      return undefined
+    }
     const share = shareOf(mention.text, ingredient)
     if (isReserved(mention.text)) return holder
     if (

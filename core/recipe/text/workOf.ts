@@ -143,6 +143,10 @@ function cookedHow(
   const inOven = hot && OVEN_SHAPES.has(where.vessel ?? where.dish)
   const onFire = /\b(?:hob|heat|flame|burner|ring)\b/.test(text)
   if (inOven && !onFire && !named.some((k) => VESSELS.has(k) && !OVEN_SHAPES.has(k))) return 'bake'
+  // `Sit the dumplings on the stew and cook, uncovered, until golden`: in the oven that it was in.
+  const browns = /\b(?:golden|brown|browned|puffed|crisp)\b/.test(text)
+  if (where.heated === 'bake' && browns && !onFire && !named.some((k) => VESSELS.has(k)))
+    return 'bake'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
   if (PASTA.test(about) || /\bboiling (?:salted )?water\b/.test(about)) return 'boil'
