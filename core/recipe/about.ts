@@ -38,6 +38,8 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
 /** Ends what `the` begins: one word more is of another thing. */
 const ENDS_A_NAME =
   /^(?:and|or|with|in|into|on|onto|over|to|from|of|for|until|through|at|by|under|off|out)$/
+const PLACE = /^(?:fridge|freezer|oven|hob|heat|pan|pot|tray|tin|dish|bowl|board|boil)\b/
+const ADDED = /\b(?:add|stir in|pour in|tip in|fold in|with|scatter|sprinkle|stir through) $/
 /** Something else stands beside it: its name alone would be half of what is meant. */
 const AND_MORE = /^(?:,? and\b|, (?:the )?[a-z]+(?:,| and\b))/
 
@@ -64,7 +66,9 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
     const noun = name.findLastIndex((w) => PRODUCTS.has(w) || own.has(w))
     if (noun < 0) continue
     const said = words.slice(0, noun + 1).join(' ')
-    if (isStaple(said) || isLiquid(said)) continue
+    if (isStaple(said) || isLiquid(said) || PLACE.test(said)) continue
+    // What is added is not what it is about: "add the thyme, bring to a simmer".
+    if (ADDED.test(lower.slice(0, index))) continue
     const rest = after.slice(said.length)
     // "the carrots, onions and leeks", "the oil and the onions"
     const called = `the ${said.replace(/^(?:hot|warm|cold|cooled|cooked|remaining) /, '')}`

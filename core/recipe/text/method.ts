@@ -285,6 +285,8 @@ class Reader {
       !/\b(?:hand|stick|immersion) blender\b/i.test(text)
     )
       goTo(main)
+    // What was cut lies on its board: it is in no pot any more.
+    if (work === 'cut' && !vessel && where.vessel !== undefined) where.vessel = undefined
     if (OVEN_SHAPES.has(vessel)) where.dish = vessel
     if (cooks(work)) where.heated = work
     if (work === 'pressure') where.opened = false

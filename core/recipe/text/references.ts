@@ -49,7 +49,7 @@ const FISHES = /\b(?:fish|fillets?)\b/
 export type Share = 'all' | 'part' | 'rest'
 
 const PART =
-  /(?:\b(?:half|some|a (?:little|third|quarter|few|bit)|(?:two|three|\d) (?:thirds|quarters)|third|quarter|most|one|a few|\d+(?:\.\d+)? ?(?:tbsp|tsp|g|ml|cups?|tablespoons?|teaspoons?|spoons?|litres?|l|oz)?|(?:green )?tops?|greens?|(?:green|white) parts?|whites?|stalks|stems)(?: (?:of|the|of the|it))?)\s+(?:[a-z-]+ ){0,2}$/
+  /(?:\b(?:half|some|a (?:little|third|quarter|few|bit)|(?:two|three|\d) (?:thirds|quarters)|(?:third|quarter)(?= of)|most|one|a few|\d+(?:\.\d+)? ?(?:tbsp|tsp|g|ml|cups?|tablespoons?|teaspoons?|spoons?|litres?|l|oz)?|(?:green )?tops?|greens?|(?:green|white) parts?|whites?|stalks|stems)(?: (?:of|the|of the|it))?)\s+(?:[a-z-]+ ){0,2}$/
 /** `The rest of the `, in front of a name. */
 export const REST =
   /\b(?:rest(?: of)?(?: the)?|remaining|remainder of(?: the)?|other(?: half)?(?: of)?(?: the)?|leftover|reserved|more|another|extra)\s+(?:[a-z-]+ ){0,2}$/
