@@ -300,12 +300,14 @@ test('a kitchen is changed, wrong figures are refused, and what is out of use is
   page,
 }) => {
   await page.goto('/kitchen')
+  await more(page, 'Stock pot')
   const size = page.getByLabel('Stock pot: litres')
   await size.fill('-3')
   await size.blur()
-  await expect(page.getByRole('alert')).toContainText('no number of litres above 0')
-  await page.getByTestId('station-oven').getByRole('button', { name: 'in use' }).click()
-  await expect(page.getByTestId('station-oven')).toContainText('not today')
+  await expect(page.getByRole('alert')).toContainText('not a number of litres above 0')
+  await more(page, 'Oven')
+  await page.getByLabel('Oven is in use').uncheck()
+  await expect(page.getByTestId('station-oven')).toContainText('not in use')
   await page.goto('/plan')
   await expect(page.getByRole('alert').first()).toContainText(
     'wants an oven, and this kitchen has none in use',

@@ -95,6 +95,9 @@ export function goesOnFrom(
     current.section !== mention.section &&
     (labelNames(mention.label).length > 0 || fresh.every(ofOther))
   if (anew || SECOND.test(lower) || turned) return undefined
+  // `Dimple with oiled fingers, scatter over the rosemary`: done to what lies there.
+  if (/^(?:dimple|prick|slash|poke|knock|punch|flatten|stretch) (?!the\b|an?\b)/.test(lower))
+    return current
   // `Cook the noodles in boiling water`: water of their own.
   if (/\bin (?:[a-z]+ ){0,4}?(?:boiling|salted|simmering)\b/.test(lower)) return undefined
   const head = lower.replace(/[,;].*$/, '')

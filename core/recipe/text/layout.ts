@@ -279,7 +279,9 @@ const looksLikeMeta = (line: string) =>
 /** `You want a chicken, two leeks and a glass of wine`: ingredients told in a sentence. */
 function toldIn(steps: string[]): string[] {
   for (const sentence of steps.flatMap(sentencesOf)) {
-    const amounts = sentence.split(/,\s*(?=\d)/)
+    const amounts = sentence.split(
+      /,\s*(?=\d|half an? |an? [a-z]+ of |the juice|juice of|zest of|some )/,
+    )
     if (/^\d/.test(sentence) && amounts.length > 2) return amounts.map((a) => a.replace(/\.$/, ''))
     const m = /^(?:you(?:'ll| will)? (?:want|need)|get hold of|buy)\s+(.+?)\.?$/i.exec(sentence)
     if (m)

@@ -43,6 +43,12 @@ function nearest(
     const own = list[k]!
     const same = list.filter((o) => o !== own && head(o) === head(own))
     if (!same.length) return true
+    // `Salt` where the list has salt, and flaky salt too.
+    const more = plain(own.item)
+      .split(' ')
+      .filter((w) => w !== plain(same[0]!.item))
+    const bare = same.some((o) => plain(own.item).endsWith(` ${plain(o.item)}`))
+    if (bare && !more.some((w) => w.length > 3 && plain(text).includes(w))) return false
     // `Toast the 2 tbsp rice`: that of which the list has so much.
     if (list.some(asListed)) return asListed(own)
     const alone = list.filter((i) => !list.some((o) => o !== i && head(o) === head(i)))

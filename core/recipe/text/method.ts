@@ -321,6 +321,12 @@ class Reader {
       ...[sources.main, ...sources.others].flatMap((t) => t?.last ?? []),
     ])
       if (work !== 'heat') waits.set(k, { food: true, ...(most === undefined ? {} : { most }) })
+    // What was left in its pot is waited for by itself, though what was lifted out came from there too.
+    for (const t of [sources.main, ...sources.others])
+      if (t?.left && sources.others.length) {
+        waits.set(t.last, { food: true, kept: true, most: LIQUOR_STANDS })
+        t.left = false
+      }
     for (const kind of equipment) {
       const ready = threads.prepared.get(kind)
       if (ready === undefined || work === 'heat') continue

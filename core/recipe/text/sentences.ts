@@ -74,6 +74,11 @@ const PLACE_FIRST =
 /** `The meat goes in boxes in the fridge` as a command. */
 export const asCommand = (text: string) =>
   text
+    // `Prove for 45 minutes, heating the oven to 220C towards the end`.
+    .replace(
+      /,? (?:and |while )?(?:pre-?)?heating (the oven to \d[^,.;]*?)(?: (?:towards|at|near) the end| meanwhile| in the meantime)?(?=[.,;]|$)/i,
+      ', then heat $1',
+    )
     .replace(
       PLACE_FIRST,
       (_, place: string, verb: string, what: string) => `${verb} ${what} ${lowerFirst(place)}`,

@@ -29,7 +29,9 @@ const MAKES =
 /** `Meat stock`, `chicken broth`: no meat. */
 const isMadeOf = (lower: string) =>
   /\b(?:meat|fish|vegetable) (?:stock|broth|juices|thermometer|mixture|sauce)\b/.test(lower)
-const DISHES = new Set('stew soup chowder chilli curry ragu sauce gravy casserole base'.split(' '))
+const DISHES = new Set(
+  'stew soup chowder chilli chili curry ragu sauce gravy casserole base'.split(' '),
+)
 /** What is shaped or cut into something is no food that goes in. */
 const inputOf = (lower: string, work: WorkKind) =>
   work === 'shape' || work === 'cut' || work === 'assemble'
@@ -61,6 +63,9 @@ const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
 const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
 const OTHER_PAN = /\b(?:an?|another|second|separate) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan)\b/
+
+/** What a thing cooks in together with others. */
+const COOKERS = new Set(['pot', 'slow-cooker', 'pressure-cooker'])
 
 /** A step while it is looked for what it takes up. */
 interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
@@ -141,8 +146,26 @@ export class Sourcing {
       if (runOut && /\bjuices?$/.test(kept.item(id))) continue
       const holder = kept.holderOf(id, mention)
       if (!holder) fresh.push(id)
-      else found.add(holder.parted ? kept.partOf(holder, mention.uses) : holder)
+      else
+        found.add(
+          holder.parted || this.takesOut(holder, mention)
+            ? kept.partOf(holder, mention.uses)
+            : holder,
+        )
     }
+  }
+
+  /** `Remove the turkey to a board`: the rest stays in the pot that it cooked in. */
+  private takesOut(holder: Thread, { text, uses }: Mention): boolean {
+    const out =
+      holder.cooked &&
+      uses.length < holder.items.size &&
+      COOKERS.has(holder.where.vessel ?? '') &&
+      /^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/.test(
+        text.toLowerCase(),
+      )
+    if (out) holder.left = true
+    return out
   }
 
   /** `Whisk the dressing`: what the list has under its name begins here; whether that is so. */
@@ -331,8 +354,12 @@ export class Sourcing {
       ),
     )
     if (made) return made
-    if (found.size) {
-      const apart = this.kept.open.filter((t) => !found.has(t) && t.items.size > 0)
+    // `Shred it, and stir back into the chili`.
+    const back = mention.goesOn && DISHES.has(name)
+    if (found.size || back) {
+      const apart = this.kept.open.filter(
+        (t) => !found.has(t) && t.items.size > 0 && !(back && t === this.kept.current),
+      )
       const into = new RegExp(
         `\\b(?:in|into|with|over|through|to|on|onto|on top of) (?:the|this) (?:[a-z-]+ )?${name}`,
       )

@@ -380,4 +380,35 @@ describe('times and servings', () => {
     expect(find(steps, 'eggs')).toMatchObject({ work: 'boil', minutes: [9, 9] })
     expect(find(steps, 'peel').hygiene).not.toBe('raw')
   })
+
+  it('go back to what stayed in the slow cooker while the meat was shredded', () => {
+    const steps = read(
+      'Put the onion in a slow cooker and lay the turkey on top. Add the beans and stock. Cook on low for 8 hours. Remove the turkey to a cutting board, shred with two forks, and stir back into the chili.',
+      '1 onion\n900 g turkey thighs\n400 g cooked beans\n500 ml stock\n2 tbsp chili powder',
+    )
+    expect(find(steps, 'stir back').after.map((a) => a.step)).toEqual(
+      expect.arrayContaining([find(steps, 'for 8 hours').id, find(steps, 'shred').id]),
+    )
+  })
+
+  it('are dimpled where they lie, and prove in no oven that is only heated meanwhile', () => {
+    const steps = read(
+      'Stir flour, salt and water to a dough. Tip the dough into a baking tray. Prove for 45 minutes more, heating the oven to 220C (fan 200C) towards the end. Dimple with oiled fingers, scatter over the flaky salt, drizzle with the rest of the oil and bake 20-25 min until golden.',
+      '500 g flour\n10 g salt\n400 ml water\n5 tbsp olive oil\nflaky salt',
+    )
+    expect(find(steps, 'prove')).toMatchObject({ work: 'prove', celsius: null })
+    expect(find(steps, 'prove').equipment).not.toContain('oven')
+    expect(find(steps, 'bake').celsius).toBe(220)
+    expect(waits(steps, 'dimple', 'prove')).toBe(true)
+    expect(find(steps, 'stir flour').uses).toEqual(['flour', 'salt', 'water'])
+  })
+
+  it('are each thick finger that was cut of it', () => {
+    const steps = read(
+      'Cut the fish into thick fingers. Coat each finger in flour, then egg, then crumbs, and lay on an oiled baking tray. Bake at 210°C for 15 minutes. Fill the tortillas with the fish.',
+      '600 g white fish fillets\n50 g flour\n1 egg\n80 g breadcrumbs\n8 tortillas',
+    )
+    expect(waits(steps, 'coat each', 'cut the fish')).toBe(true)
+    expect(waits(steps, 'fill the tortillas', 'bake')).toBe(true)
+  })
 })

@@ -36,6 +36,8 @@ export interface Thread {
   parted: boolean
   /** Into how many pieces it was divided. */
   pieces?: number
+  /** Something was lifted out of it, and it stays in its pot until that comes back. */
+  left?: boolean
 }
 
 /** What a step says, as far as it tells which food it is about. */
@@ -287,7 +289,13 @@ export class Threads {
   partOf(holder: Thread, uses: readonly string[]): Thread {
     const spoken = uses.filter((id) => holder.items.has(id))
     if (spoken.length === holder.items.size) return holder
-    const part: Thread = { ...holder, items: new Set(spoken), names: new Set(), parted: false }
+    const part: Thread = {
+      ...holder,
+      items: new Set(spoken),
+      names: new Set(),
+      parted: false,
+      left: false,
+    }
     for (const id of spoken) holder.items.delete(id)
     // The other part is still what was spoken of as a whole.
     this.all.push(part)
