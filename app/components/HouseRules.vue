@@ -98,11 +98,6 @@ const set = (rules: Kitchen['rules'], patch: Partial<HouseRules>) =>
 </template>
 
 <style scoped>
-.rules {
-  padding: 12px 16px;
-  border-top: 4px solid rgb(var(--v-theme-primary));
-  background: rgb(var(--v-theme-surface));
-}
 h2 {
   font-size: 1.15rem;
 }
