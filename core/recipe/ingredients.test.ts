@@ -25,6 +25,16 @@ describe('ingredients as lines', () => {
     expect(changed('20 g parsley').ingredients.at(-1)!.optional).toBeUndefined()
   })
 
+  it('say one of a thing in the singular, and what is counted of it', () => {
+    const carrots = changed('2 carrots').ingredients.at(-1)!
+    expect(ingredientLine({ ...carrots, amount: 1 })).toBe('1 carrot')
+    expect(ingredientLine({ ...carrots, amount: 0.5 })).toBe('½ carrot')
+    expect(ingredientLine(changed('1 asparagus').ingredients.at(-1)!)).toBe('1 asparagus')
+    expect(ingredientLine(changed('2 sticks celery, diced').ingredients.at(-1)!)).toBe(
+      '2 sticks celery, diced',
+    )
+  })
+
   it('read back what they were written from', () => {
     for (const recipe of demoRecipes)
       for (const i of recipe.ingredients) {

@@ -31,6 +31,26 @@ describe('food in vessels', () => {
     expect(pot.takers).toEqual([drain.id])
   })
 
+  it('is left in its one slow cooker until what was lifted out of it is back', () => {
+    const recipe = told(
+      'Put the onion in a slow cooker and lay the turkey on top. Add the beans and stock. Cook on low for 8 hours. Remove the turkey to a cutting board, shred with two forks, and stir back into the chili. Let it sit for 10 minutes.',
+      '1 onion\n900 g turkey thighs\n400 g cooked beans\n500 ml stock\n2 tbsp chili powder',
+    )
+    const cookers = vesselRuns(recipe).filter((r) => r.vessel.kind === 'slow-cooker')
+    expect(cookers).toHaveLength(1)
+    expect(cookers[0]!.steps).toEqual(expect.arrayContaining(['cook', 'stir']))
+  })
+
+  it('stays in the tin of a cake while syrup is spooned over it', () => {
+    const recipe = told(
+      'Zest the lemons into a bowl with the sugar, eggs and oil and whisk until smooth. Fold in the flour. Pour into the tin and bake for 50 minutes at 170 °C. For the syrup, squeeze the lemons into a small pan with the granulated sugar and warm gently for 3 minutes. Prick the hot cake all over and spoon over the syrup. Leave to cool in the tin for 1 hour.',
+      '2 lemons\n200 g caster sugar\n3 eggs\n150 ml oil\n225 g flour\n75 g granulated sugar',
+    )
+    const shape = vesselRuns(recipe).find((r) => ['tin', 'oven-dish'].includes(r.vessel.kind))!
+    const over = recipe.steps.find((s) => /spoon over/.test(s.do))!
+    expect(shape.steps).toContain(over.id)
+  })
+
   it('goes on in the same vessel, and in another one where the words name another', () => {
     const recipe = told(
       'Soften the onion in a large pot for 8 minutes. Add the stock and simmer for 20 minutes. Pour the soup into a bowl and leave to cool for 30 minutes.',

@@ -77,9 +77,16 @@ export const isReserved = (text: string) => /\breserved\b/i.test(text)
 
 const escape = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 
+/** `A loaf tin`: a vessel, and nothing that was made. */
+const SHAPED_FOR =
+  /\b(?:loaf|cake|bread|bun|roll|pancake|biscuit|cookie|soup|salad|sauce) (?:tins?|pans?|moulds?|bowls?|trays?|sheets?|boards?|cases?)\b/g
+
 /** Names of things made before that a text speaks of as known: `the sauce`, `this dough`. */
 export function productsIn(text: string): string[] {
-  const words = plain(text).match(/[a-z]+/g) ?? []
+  const words =
+    plain(text)
+      .replace(SHAPED_FOR, ' ')
+      .match(/[a-z]+/g) ?? []
   return [...new Set(words.map(singular).filter((w) => PRODUCTS.has(w)))]
 }
 
