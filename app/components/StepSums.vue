@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { markText, OVEN_MARKS } from '~~/core/quantity'
+import { OVEN_MARKS, trim } from '~~/core/quantity'
 import { heatText, said } from '~/composables/useMeasures'
 import { litresBy } from '~~/core/session'
 import {
@@ -72,7 +72,7 @@ const pot = computed(() => {
 const marks = computed(() =>
   OVEN_MARKS.map(([mark, value]) => ({
     value,
-    title: `mark ${markText(mark)} = ${heatText(value)}`,
+    title: `mark ${trim(mark)} = ${heatText(value)}`,
   })),
 )
 const oven = computed(() => props.way.on.some((o) => o.kind === 'oven'))

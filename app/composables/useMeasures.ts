@@ -4,6 +4,7 @@ import { reactive } from 'vue'
 import {
   degreesRange,
   degreesText,
+  dialText,
   inMeasures,
   ovenText,
   USUAL_MEASURES,
@@ -40,12 +41,11 @@ export const dayText = (iso: string, pattern = 'd MMMM yyyy'): string =>
 /** Degrees as this household says them. */
 export const heatText = (celsius: number) => degreesText(celsius, measures.degrees)
 export const heatRange = (range: readonly [number, number]) => degreesRange(range, measures.degrees)
-export const dialText = (celsius: number) => ovenText(celsius, measures.degrees)
+/** What an oven is set to, and what it stands at. */
+export const setTo = (celsius: number) => ovenText(celsius, measures.degrees)
+export const standsAt = (celsius: number) => dialText(celsius, measures.degrees)
 /** A text of the core, which speaks of degrees Celsius, grams and litres, as this household says it. */
 export const said = (text: string) => inMeasures(text, measures)
-/** What an oven stands at, to what a dial can show. */
-export const standsAt = (celsius: number) =>
-  ovenText(celsius, measures.degrees).replace(/ \(.*$/, '')
 
 /** Which day of the week comes first, as date-fns and Vuetify count them. */
 export const firstDay = () => ({ sunday: 0, monday: 1, saturday: 6 })[measures.week]

@@ -4,7 +4,7 @@ import type { Kitchen } from '~~/core/kitchen'
 import type { Plan } from '~~/core/plan'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime } from './useClock'
-import { dialText, said } from './useMeasures'
+import { said, setTo } from './useMeasures'
 
 /** Everything that the cooks of a session are told, by its clock; nothing while there is no plan. */
 export function useTelling(input: {
@@ -18,7 +18,7 @@ export function useTelling(input: {
     const [compiled, plan] = [input.compiled.value, input.plan.value]
     if (!session || !kitchen || !compiled || !plan) return []
     const clock = (seconds: number) => clockTime(session.start, seconds)
-    return instructions(plan, compiled, kitchen, { clock, dial: dialText }).map((line) => ({
+    return instructions(plan, compiled, kitchen, { clock, dial: setTo }).map((line) => ({
       ...line,
       text: said(line.text),
       amounts: line.amounts.map(said),

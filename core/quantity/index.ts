@@ -1,11 +1,11 @@
-export { amountText, IN_SMALL, measurable, UNITS, WITH_SPOONS, type Unit } from './units'
+export { amountText, IN_SMALL, measurable, trim, UNITS, WITH_SPOONS, type Unit } from './units'
 export {
   celsiusOf,
   degreesOf,
   degreesRange,
   degreesText,
+  dialText,
   inMeasures,
-  markText,
   measuresSchema,
   OVEN_MARKS,
   ovenText,

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { trim } from './units'
 
 /** How a household measures and tells the time; set once, and followed everywhere. */
 export const measuresSchema = z.strictObject({
@@ -54,15 +55,17 @@ export const OVEN_MARKS: readonly (readonly [mark: number, celsius: number])[] =
 
 /** A mark is as good as its setting where it is so many degrees Celsius away. */
 const MARK_NEAR = 4
-/** `¼`, `4`. */
-export const markText = (mark: number) => ({ 0.25: '¼', 0.5: '½' })[mark] ?? String(mark)
 
-/** An oven's setting as its dial says it: `180 °C` or, to the nearest five, `355 °F`, with its mark. */
+/** What an oven stands at, as its dial says it: `180 °C` or, to the nearest five, `355 °F`. */
+export function dialText(celsius: number, degrees: Degrees): string {
+  const step = degrees === 'C' ? 1 : 5
+  return `${Math.round(degreesOf(celsius, degrees) / step) * step} °${degrees}`
+}
+
+/** The same for setting it, with the oven mark where one is near: `180 °C (mark 4)`. */
 export function ovenText(celsius: number, degrees: Degrees): string {
   const mark = OVEN_MARKS.find(([, c]) => Math.abs(c - celsius) <= MARK_NEAR)?.[0]
-  const value = degreesOf(celsius, degrees)
-  const shown = degrees === 'C' ? Math.round(value) : Math.round(value / 5) * 5
-  return `${shown} °${degrees}${mark ? ` (mark ${markText(mark)})` : ''}`
+  return `${dialText(celsius, degrees)}${mark ? ` (mark ${trim(mark)})` : ''}`
 }
 
 /** A text that gives degrees Celsius, in a household's degrees. */
@@ -96,22 +99,11 @@ function usText(amount: number, of: 'g' | 'ml'): string {
   return rest ? `${pounds} lb ${rest} oz` : `${pounds} lb`
 }
 
-const SIGNS = new Map([
-  [0.25, '¼'],
-  [1 / 3, '⅓'],
-  [0.5, '½'],
-  [2 / 3, '⅔'],
-  [0.75, '¾'],
-])
 /** The nearest to a value that has one of these parts, as one writes it; never nothing. */
 function near(value: number, parts: readonly number[]): string {
   const floor = Math.floor(value)
-  const all = [...parts.map((p) => [floor, p] as const), [floor + 1, 0] as const]
-  const [whole, part] = all
-    .filter(([w, p]) => w + p > 0)
-    .reduce((a, b) => (Math.abs(b[0] + b[1] - value) < Math.abs(a[0] + a[1] - value) ? b : a))
-  const sign = SIGNS.get(part) ?? ''
-  return sign && !whole ? sign : `${whole}${sign}`
+  const all = [...parts.map((p) => floor + p), floor + 1].filter((v) => v > 0)
+  return trim(all.reduce((a, b) => (Math.abs(b - value) < Math.abs(a - value) ? b : a)))
 }
 
 const PARTS: Record<string, number> = { '¼': 0.25, '½': 0.5, '¾': 0.75 }

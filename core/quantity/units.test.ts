@@ -5,6 +5,7 @@ import { amountText, measurable, UNITS } from './index'
 describe('amounts', () => {
   it('are rounded to what a cook can measure', () => {
     expect(measurable(333, 'g')).toBe(335)
+    expect([7, 17, 22].map((g) => measurable(g, 'g'))).toEqual([7, 17, 20])
     expect(measurable(1.1, 'piece')).toBe(1)
     expect(measurable(0.1, 'piece')).toBe(0.5)
     expect(measurable(1.6, 'tsp')).toBe(1.5)

@@ -7,9 +7,13 @@ export const IN_SMALL: Partial<Record<Unit, number>> = { g: 1, kg: 1000, ml: 1, 
 /** The same with spoons, by their millilitres. */
 export const WITH_SPOONS: Partial<Record<Unit, number>> = { ...IN_SMALL, tsp: 5, tbsp: 15 }
 
-/** An amount as a cook can measure it: grams to 5, pieces to a half, spoons to a quarter. */
+/** Below so many grams or millilitres a cook weighs each one: 7 g of yeast are not 5. */
+const WEIGHED = 20
+
+/** An amount as a cook can measure it: grams to 5, few of them to 1, pieces to a half, spoons to a quarter. */
 export function measurable(amount: number, unit: Unit): number {
-  const step = { g: 5, ml: 5, kg: 0.05, l: 0.05, piece: 0.5, tsp: 0.25, tbsp: 0.5, pinch: 1 }[unit]
+  const usual = { g: 5, ml: 5, kg: 0.05, l: 0.05, piece: 0.5, tsp: 0.25, tbsp: 0.5, pinch: 1 }[unit]
+  const step = usual === 5 && amount < WEIGHED ? 1 : usual
   return amount <= 0 ? 0 : Math.max(step, Math.round(amount / step) * step)
 }
 
@@ -23,10 +27,17 @@ export function amountText(amount: number, unit: Unit): string {
 
 const decimal = (value: number) => String(Math.round(value * 100) / 100)
 
-function trim(value: number): string {
+const SIGNS = new Map([
+  [25, '¼'],
+  [33, '⅓'],
+  [50, '½'],
+  [67, '⅔'],
+  [75, '¾'],
+])
+/** A number as a cook writes it: quarters, thirds and halves by their signs, else to a hundredth. */
+export function trim(value: number): string {
   const whole = Math.floor(value)
-  const part = Math.round((value - whole) * 100) / 100
-  const sign = { 0.25: '¼', 0.5: '½', 0.75: '¾' }[part]
+  const sign = SIGNS.get(Math.round((value - whole) * 100))
   if (sign) return whole ? `${whole}${sign}` : sign
   return decimal(value)
 }

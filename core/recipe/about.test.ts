@@ -55,6 +55,17 @@ describe('what a step is about', () => {
     ).toBe('the carrots and leeks')
   })
 
+  it('is the dish where most of it is in, and dough while it rises', () => {
+    const { steps, ...rest } = readRecipeText(
+      'Focaccia with rosemary\n\nIngredients\n500 g flour\n7 g sachet dried yeast\n300 ml water\n2 sprigs rosemary\n\nMethod\nMix the flour, yeast and water. Prove for 1 hour. Scatter over the rosemary. Bake for 25 minutes at 220 °C.',
+    )
+    expect(rest.ingredients[1]!.item).toBe('dried yeast')
+    const recipe = recipeSchema.parse(plannable({ ...rest, steps }, 'dish', 'Di'))
+    const about = aboutSteps(recipe)
+    const of = (work: string) => about.get(recipe.steps.find((s) => s.work === work)!.id)
+    expect([of('prove'), of('bake')]).toEqual(['the dough', 'the focaccia'])
+  })
+
   it('is nothing that has a name where only oil is heated', () => {
     expect(
       aboutOf('4 tbsp oil', 'Heat the oil in a tin in the oven for 5 minutes.'),

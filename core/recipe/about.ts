@@ -26,6 +26,7 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
       const inside = comesFrom(links, step.id)
       const about =
         nameAt(step.id) ??
+        (step.work === 'prove' ? 'the dough' : undefined) ??
         inWords(
           new Set(recipe.steps.filter((s) => inside.has(s.id)).flatMap((s) => s.uses)),
           recipe,
@@ -39,7 +40,8 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
 const ENDS_A_NAME =
   /^(?:and|or|with|in|into|on|onto|over|to|from|of|for|until|through|at|by|under|off|out)$/
 const PLACE = /^(?:fridge|freezer|oven|hob|heat|pan|pot|tray|tin|dish|bowl|board|boil)\b/
-const ADDED = /\b(?:add|stir in|pour in|tip in|fold in|with|scatter|sprinkle|stir through) $/
+const ADDED =
+  /\b(?:add|with|(?:stir|pour|tip|fold) in|stir through|(?:scatter|sprinkle|spoon|pour|drizzle|brush)(?: over)?) $/
 /** Something else stands beside it: its name alone would be half of what is meant. */
 const AND_MORE = /^(?:,? and\b|, (?:the )?[a-z]+(?:,| and\b))/
 
@@ -93,7 +95,7 @@ function inWords(used: ReadonlySet<string>, recipe: Recipe): string | undefined 
     .sort((a, b) => b.rank - a.rank || 0)
   const names = [...new Set(food.map((f) => f.name))]
   if (!names.length) return undefined
-  const dish = names.length > 2 ? dishIn(used, recipe) : undefined
+  const dish = names.length > 1 ? dishIn(used, recipe) : undefined
   if (dish) return dish
   return names.length > 2
     ? `the ${names[0]}, ${names[1]} and the rest`

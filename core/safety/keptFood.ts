@@ -52,7 +52,7 @@ export const KEPT_FOOD: Hazard[] = [
         v,
         /\b(?:keep|kept|hold|leave)\b[^.,;]*\b(?:warm|hot)\b[^.]*\b(?:\d+ hours?|an hour|hours|until (?:needed|wanted|everyone|the guests|they come)|all (?:day|evening|afternoon)|buffet)\b|\bslow cooker on (?:warm|keep warm)\b[^.]*\b(?:hours|overnight|all day)\b/,
         'Food that is kept warm stays above 60 °C all the time, and no longer than two hours below: lukewarm is where germs grow.',
-      ),
+      ).filter((f) => !f.step || !isDoughOnly(v, f.step)),
   },
   {
     id: 'reheating',

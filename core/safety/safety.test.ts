@@ -273,6 +273,13 @@ describe('the table of hazards', () => {
     expect(pressed.find((c) => c.hazard === 'pressure')!.text).toContain('half')
   })
 
+  it('leaves dough in a warm place alone', () => {
+    const list = '500 g strong flour\n7 g dried yeast\n300 ml water'
+    const method =
+      'Mix the flour, yeast and water. Leave in a warm place until doubled, 1 to 1½ hours.'
+    expect(hazards(list, method)).not.toContain('kept warm')
+  })
+
   it('finds nothing half cooked in the demo, whose patties are fried through', () => {
     expect(demoRecipes.flatMap((r) => cautionsOf(r)).map((c) => c.hazard)).not.toContain(
       'half cooked',

@@ -7,7 +7,7 @@ const SERVES =
   /^(?:to serve\b|serve\b|eat\b|dish up\b|plate up\b|bring (?:it )?to the table\b)|\b(?:just|right) before (?:eating|serving|you eat|you serve)\b/i
 /** Baked goods keep dry, and stale in the fridge. */
 const DRY =
-  /\b(?:bread|loaf|loaves|rolls|buns|biscuits?|cookies?|crackers|scones?|granola|flapjacks?|shortbread|oatcakes|rusks)\b/i
+  /\b(?:bread|loaf|loaves|focaccia|ciabatta|baguettes?|brioche|muffins?|rolls|buns|biscuits?|cookies?|crackers|scones?|granola|flapjacks?|shortbread|oatcakes|rusks)\b/i
 
 /** Where a dish goes when it is done, as far as the cook or the recipe says. */
 export function goesTo(

@@ -2,7 +2,7 @@ import { OVEN_SHAPES } from '../flow/vessels'
 import type { WorkKind } from '../work'
 import { isLiquid, isMeat } from './foods'
 import { namesOf } from './ingredientLine'
-import { ON_HOB } from './lexicon'
+import { ON_HOB, POTS } from './lexicon'
 import { isStaple, namesKind } from './references'
 import { ICE, labelNames, WATER, type Mention, type Thread, type Threads } from './threads'
 
@@ -41,7 +41,7 @@ const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'pot', 'frying-pan'])
 const inPotOf = ({ lifted, where: { vessel } }: Thread) =>
   !lifted &&
   vessel !== undefined &&
-  ['pot', 'frying-pan', 'bowl', 'slow-cooker', 'pressure-cooker'].includes(vessel)
+  (POTS.has(vessel) || vessel === 'frying-pan' || vessel === 'bowl')
 const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
 const COOKS_IN =
   /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
@@ -183,7 +183,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   const { current } = kept
   if (!current || current.closed) return false
   if (
-    /^(?:put|tip|pour|place) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|top with)\b/.test(
+    /^(?:put|tip|pour|place) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:top|fill|stuff|load) with)\b/.test(
       lower,
     )
   )
@@ -206,10 +206,7 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)
   const poured = POURED_OVER.exec(lower)?.[1]
   if (poured !== undefined) {
-    const words = new Set(namesOf(poured))
-    const isPoured = (t: Thread) =>
-      [...t.names].some((n) => words.has(n)) ||
-      [...t.items].some((id) => namesOf(kept.item(id)).some((n) => words.has(n)))
+    const isPoured = (t: Thread) => isCalled(kept, t, poured)
     const under = list.find((t) => !isPoured(t))
     if (under && list.some(isPoured)) return under
   }
@@ -219,12 +216,9 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
       lower,
     )?.[1]
   if (target && !/^[a-z]+ in the\b/.test(lower)) {
-    const words = new Set(namesOf(target))
     const named = list.find(
       (t) =>
-        [...t.names].some((n) => words.has(n)) ||
-        [...t.items].some((id) => namesKind(target, kept.item(id))) ||
-        [...t.items].some((id) => namesOf(kept.item(id)).some((n) => words.has(n))),
+        isCalled(kept, t, target) || [...t.items].some((id) => namesKind(target, kept.item(id))),
     )
     if (named) return named
   }
@@ -246,6 +240,15 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
     return kept.current
   const hot = list.filter((t) => t.where.vessel !== undefined)
   return hot.at(-1) ?? list.at(-1)
+}
+
+/** Whether a text calls food by its name, or by what is in it. */
+function isCalled(kept: Threads, thread: Thread, text: string): boolean {
+  const words = new Set(namesOf(text))
+  return (
+    [...thread.names].some((n) => words.has(n)) ||
+    [...thread.items].some((id) => namesOf(kept.item(id)).some((n) => words.has(n)))
+  )
 }
 
 /** Where in a text a thread is first spoken of. */

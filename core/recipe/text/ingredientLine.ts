@@ -89,7 +89,7 @@ const PACKS = new RegExp(
   `^(${NUMBER})(?:\\s*(?:x|×|\\*)\\s*|\\s+)\\(?\\s*(${NUMBER})\\s*-?\\s*(${UNIT})\\b\\.?\\s*\\)?\\s*(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?|bottles?|tubs?|blocks?|boxes|box|pieces?)?\\b`,
 )
 const COUNT_WORDS =
-  /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?)\b\s*/
+  /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?)\b\s*/
 /** Words for what is counted that say how much it is. */
 const COUNTED =
   /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|knobs?|thumbs?|glugs?|splash(?:es)?)\b/
@@ -197,6 +197,8 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
     line = line.replace(/^\s*of\b/, '')
   } else doubts.push('no amount is stated')
   line = line.replace(/^[\s,.)]+/, '')
+  // `7 g sachet dried yeast`: weighed, in what it comes in.
+  if (unit !== 'piece') line = line.replace(/^(?:sachets?|packets?) (?:of )?/, '')
   const counted = COUNT_WORDS.exec(line)
   if (counted && unit === 'piece') line = line.slice(counted[0].length).replace(/^of /, '')
   const counts = counted && unit === 'piece' ? COUNTED.exec(counted[0])?.[0] : undefined

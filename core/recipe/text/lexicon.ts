@@ -205,6 +205,8 @@ export const EQUIPMENT: [RegExp, string][] = [
   [/\bovens?\b/, 'oven'],
 ]
 /** Vessels that food stays in from one step to the next. */
-export const VESSELS = new Set([...HOLDS_FOOD, 'griddle', 'tin', 'blender', 'steamer'])
+export const VESSELS = new Set([...HOLDS_FOOD, 'griddle', 'blender', 'steamer'])
+/** Vessels in which a thing cooks together with others. */
+export const POTS = new Set<string>(['pot', 'slow-cooker', 'pressure-cooker'])
 /** Vessels that stand on a burner while they are heated. */
 export const ON_HOB = new Set(['pot', 'frying-pan', 'griddle', 'steamer', 'kettle'])

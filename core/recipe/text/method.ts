@@ -1,6 +1,6 @@
 import { OVEN_SHAPES } from '../flow/vessels'
 import { IN_SMALL } from '../../quantity'
-import { lowerFirst, upperFirst } from '../casing'
+import { lowerFirst } from '../casing'
 import { cooks, cooksThrough, ON_HEAT, type WorkKind } from '../work'
 import { clausesOf } from './clauses'
 import { stepsFrom, type Draft, type StepRead } from './drafts'
@@ -9,6 +9,22 @@ import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
 import { isLiquid, isMeat, isRaw } from './foods'
 import { grouped, isBesideOnly, isHotFat, withObjects, type Group } from './groups'
 import { meantBy } from './meant'
+import {
+  AGAIN,
+  AS_WEIGHT,
+  goesOn,
+  HAD,
+  HOT_FAT,
+  LIQUOR_STANDS,
+  LOCKED,
+  MIXED_IN,
+  overnight,
+  PREPARES,
+  sentenceCase,
+  STRAINED_INTO,
+  SWITCH,
+  withinOf,
+} from './methodWords'
 import { isApart, isReheating, isSaid, isStorageNote, isTalk } from './notes'
 import { namesOf, singular, type IngredientRead } from './ingredientLine'
 import { asCommand, inTurns } from './sentences'
@@ -60,10 +76,6 @@ export function stepsOf(
   })
   return { steps: reader.end(), unused: unused.slice(0, MOST_UNUSED) }
 }
-
-/** `After the tofu's had 10 minutes, `. */
-const HAD =
-  /^(?:after|once|when) (?:the |it |they |your )?[a-z’' -]{0,30}?\b(?:had|been in|baked|roasted)(?: for)? (?:about )?(\d+) ?(?:mins?|minutes),? /i
 
 /** Most sentences of a method that are read, and the longest: beyond is no recipe that anybody cooks. */
 const MOST_SENTENCES = 250
@@ -313,28 +325,7 @@ class Reader {
       inVessel: known !== undefined && known !== 'bowl',
       items: unlisted ? [text] : threads.itemsOf(sources),
     })
-    const most = withinOf(text)
-    const waits: Draft['waits'] = new Map()
-    for (const k of sources.order) waits.set(k, { food: false })
-    for (const k of [
-      ...sources.after,
-      ...[sources.main, ...sources.others].flatMap((t) => t?.last ?? []),
-    ])
-      if (work !== 'heat') waits.set(k, { food: true, ...(most === undefined ? {} : { most }) })
-    // What was left in its pot is waited for by itself, though what was lifted out came from there too.
-    for (const t of [sources.main, ...sources.others])
-      if (t?.left && sources.others.length) {
-        waits.set(t.last, { food: true, kept: true, most: LIQUOR_STANDS })
-        t.left = false
-      }
-    for (const kind of equipment) {
-      const ready = threads.prepared.get(kind)
-      if (ready === undefined || work === 'heat') continue
-      waits.set(ready, { food: false })
-      threads.prepared.delete(kind)
-    }
-    const left = this.drafts.findLastIndex((d) => d.equipment.includes('pot'))
-    if (sources.back && left >= 0) waits.set(left, { food: true, kept: true, most: LIQUOR_STANDS })
+    const waits = this.waitsOf(text, work, sources, equipment)
     this.drafts.push({
       do: sentenceCase(text),
       work,
@@ -358,6 +349,38 @@ class Reader {
       raw: raw && !done,
       cooked: cooked || cooks(work),
     })
+  }
+
+  /** What a step waits for: the food that it takes up, the place of other food, what was got ready for it. */
+  private waitsOf(
+    text: string,
+    work: WorkKind,
+    sources: Sources,
+    equipment: readonly string[],
+  ): Draft['waits'] {
+    const { prepared } = this.threads
+    const waits: Draft['waits'] = new Map()
+    const most = withinOf(text)
+    const food = { food: true, ...(most === undefined ? {} : { most }) }
+    for (const k of sources.order) waits.set(k, { food: false })
+    if (work === 'heat') return waits
+    for (const k of sources.after) waits.set(k, food)
+    for (const t of [sources.main, ...sources.others]) {
+      if (!t) continue
+      // What was left in its pot is waited for by itself, though what was lifted out came from there too.
+      const left = t.left && sources.others.length > 0
+      waits.set(t.last, left ? { food: true, kept: true, most: LIQUOR_STANDS } : food)
+      if (left) t.left = false
+    }
+    for (const kind of equipment) {
+      const ready = prepared.get(kind)
+      if (ready === undefined) continue
+      waits.set(ready, { food: false })
+      prepared.delete(kind)
+    }
+    const pot = this.drafts.findLastIndex((d) => d.equipment.includes('pot'))
+    if (sources.back && pot >= 0) waits.set(pot, { food: true, kept: true, most: LIQUOR_STANDS })
+    return waits
   }
 
   /** `Boil the carrots for 10 minutes and steam the beans over them for the last 5`: the first 5 go before. */
@@ -396,53 +419,4 @@ class Reader {
       ...(core ? { core: core.most } : {}),
     }
   }
-}
-
-/** A pan that only presses something. */
-const AS_WEIGHT =
-  /\bunder (?:a|an|another) (?:heavy |weighted |second )?(?:pan|tin|plate|pot|skillet|board|tray)\b/i
-const MIXED_IN = /\binto (?:a|the) (?:[a-z]+ )?bowl with\b/i
-const STRAINED_INTO = /\binto (?:an?|the|another) (?:\w+ )?(?:pan|pot|saucepan|bowl|jug)\b/i
-const PREPARES =
-  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
-
-const LOCKED =
-  /\b(?:lock|seal|secure|close|fasten)\b[^.;]*\blid\b|\blid (?:on|locked|closed)\b|\b(?:high|low|full) pressure\b|\b(?:to|under) pressure\b/i
-
-/** `Transfer to the oven. 2 hours, then lid off`: how long what was just begun takes. */
-const goesOn = (group: Group, last: Draft) =>
-  !last.stated &&
-  cooks(last.work) &&
-  /^(?:about |around )?\d[^,;.]*\b(?:hours?|hrs?|h|minutes?|mins?|min)\b[\s.,;]/i.test(
-    `${group.text} `,
-  ) &&
-  /^(?:cook|take|turn|stir|remove|uncover)$/.test(group.verb)
-/** How long the liquor may stand in its pot until the bones are back in it, in minutes: as cooked food may. */
-const LIQUOR_STANDS = 120
-
-const AGAIN =
-  /^(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)/
-
-/** What is done the evening before is left until the morning where it says no time. */
-const overnight = ({ text, label }: Mention, work: WorkKind) =>
-  ['chill', 'soak', 'prove', 'rest'].includes(work) &&
-  /\b(?:night|evening|day)s? before\b/i.test(label ?? '') &&
-  !durationsIn(text).length
-    ? `${text} overnight`
-    : text
-
-/** `Press sauté`: a machine is set to what follows. */
-const SWITCH =
-  /^(?:press|select|choose|hit|turn on|switch on) (?:the )?(?:saut[eé]|start)(?![a-z])[^.;,]{0,20}\.?$/i
-const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
-
-/** When things are done beside each other the plan says, not the words. */
-const sentenceCase = (text: string) =>
-  upperFirst(text.replace(/^meanwhile,?\s+/i, '').replace(/[\s.,;:]+$/, ''))
-
-/** At once, or within so many minutes: how long the food may wait before this step. */
-function withinOf(text: string): number | undefined {
-  const span = durationsIn(text).find((d) => d.kind === 'within')
-  if (span) return span.most
-  return /\b(?:immediately|at once|straight ?away|right away)\b/i.test(text) ? 2 : undefined
 }

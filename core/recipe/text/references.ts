@@ -80,19 +80,17 @@ const escape = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 /** `A loaf tin`: a vessel, and nothing that was made. */
 const SHAPED_FOR =
   /\b(?:loaf|cake|bread|bun|roll|pancake|biscuit|cookie|soup|salad|sauce) (?:tins?|pans?|moulds?|bowls?|trays?|sheets?|boards?|cases?)\b/g
+const unshaped = (text: string) => plain(text).replace(SHAPED_FOR, ' ')
 
 /** Names of things made before that a text speaks of as known: `the sauce`, `this dough`. */
 export function productsIn(text: string): string[] {
-  const words =
-    plain(text)
-      .replace(SHAPED_FOR, ' ')
-      .match(/[a-z]+/g) ?? []
+  const words = unshaped(text).match(/[a-z]+/g) ?? []
   return [...new Set(words.map(singular).filter((w) => PRODUCTS.has(w)))]
 }
 
 /** The same with the word in front: `white sauce`, where there are several sauces. */
 export function fullProductsIn(text: string): string[] {
-  const words = (plain(text).match(/[a-z]+/g) ?? []).map(singular)
+  const words = (unshaped(text).match(/[a-z]+/g) ?? []).map(singular)
   return words.flatMap((w, k) => {
     const before = words[k - 1]
     return PRODUCTS.has(w) && before && !PLAIN_WORDS.has(before) ? [`${before} ${w}`] : []
@@ -106,7 +104,7 @@ const PLAIN_WORDS = new Set(
 
 /** Names of what a text makes: `to a soft dough`, `make the sauce`, `for the filling`. */
 export function madeIn(text: string): string[] {
-  const lower = plain(text)
+  const lower = unshaped(text)
   const out = new Set<string>()
   for (const m of lower.matchAll(
     /\b(?:(?:in)?to (?:make |form )?an?|make (?:the|an?)|form an?|for (?:the|an?)|until (?:you have|it (?:is|forms|makes|becomes)) an?|gives? an?|be(?:come)?s? an?) ((?:[a-z-]+ ?){1,4})/g,
@@ -162,6 +160,7 @@ export const bareOf = (text: string) =>
     .replace(/\bwhile\b[^,;.]*/gi, ' ')
     .replace(/\([^)]*\)/g, ' ')
     .replace(/\brice cooker\b/gi, 'cooker')
+    .replace(/\b(?:oil|flour|wet|butter)(?:ed)? (?:your |the )?(?:hands|fingers)\b/gi, ' ')
 
 export const beginsAnew = (text: string) =>
   /^(?:meanwhile|in the meantime|at the same time|while\b|as (?:it|they|the|that|this)\b|during this time|separately)/i.test(

@@ -2,6 +2,7 @@ import type { WorkKind } from '../work'
 import { isLiquid } from './foods'
 import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
 import { namesOf } from './ingredientLine'
+import { POTS } from './lexicon'
 import {
   bareOf,
   beginsAnew,
@@ -64,8 +65,14 @@ const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
 const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
 const OTHER_PAN = /\b(?:an?|another|second|separate) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan)\b/
 
-/** What a thing cooks in together with others. */
-const COOKERS = new Set(['pot', 'slow-cooker', 'pressure-cooker'])
+/** `Remove the turkey to a board`: the rest stays in the pot that it cooked in. */
+const takesOut = (holder: Thread, { text, uses }: Mention): boolean =>
+  holder.cooked &&
+  uses.length < holder.items.size &&
+  POTS.has(holder.where.vessel ?? '') &&
+  /^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/i.test(
+    text,
+  )
 
 /** A step while it is looked for what it takes up. */
 interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
@@ -146,26 +153,12 @@ export class Sourcing {
       if (runOut && /\bjuices?$/.test(kept.item(id))) continue
       const holder = kept.holderOf(id, mention)
       if (!holder) fresh.push(id)
-      else
-        found.add(
-          holder.parted || this.takesOut(holder, mention)
-            ? kept.partOf(holder, mention.uses)
-            : holder,
-        )
+      else {
+        const out = takesOut(holder, mention)
+        if (out) holder.left = true
+        found.add(out || holder.parted ? kept.partOf(holder, mention.uses) : holder)
+      }
     }
-  }
-
-  /** `Remove the turkey to a board`: the rest stays in the pot that it cooked in. */
-  private takesOut(holder: Thread, { text, uses }: Mention): boolean {
-    const out =
-      holder.cooked &&
-      uses.length < holder.items.size &&
-      COOKERS.has(holder.where.vessel ?? '') &&
-      /^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/.test(
-        text.toLowerCase(),
-      )
-    if (out) holder.left = true
-    return out
   }
 
   /** `Whisk the dressing`: what the list has under its name begins here; whether that is so. */

@@ -411,4 +411,24 @@ describe('times and servings', () => {
     expect(waits(steps, 'coat each', 'cut the fish')).toBe(true)
     expect(waits(steps, 'fill the tortillas', 'bake')).toBe(true)
   })
+
+  it('are no loaf for the tin they are poured into, and are the cake that is spoken of', () => {
+    const steps = read(
+      'Mix the eggs and flour. Pour into a loaf tin and bake for 50 minutes at 170 °C. For the syrup, warm the sugar and juice in a small pan for 3 minutes. Prick the hot cake all over and spoon over the syrup. Leave to cool in the tin for 1 hour.',
+      '3 eggs\n225 g flour\n75 g sugar\n50 ml lemon juice',
+    )
+    expect(waits(steps, 'prick', 'bake')).toBe(true)
+    expect(waits(steps, 'prick', 'warm')).toBe(true)
+    expect(waits(steps, 'leave to cool', 'prick')).toBe(true)
+  })
+
+  it('are what is filled, and oiled hands take no oil of the dish', () => {
+    const steps = read(
+      'Bake the fish for 15 minutes at 210 °C. Oil your hands and shape the dough. Warm the tortillas in a frying pan for 1 minute. Fill with the fish.',
+      '600 g fish\n8 tortillas\n500 g bread dough\n5 tbsp olive oil',
+    )
+    expect(waits(steps, 'fill with', 'warm the tortillas')).toBe(true)
+    expect(waits(steps, 'fill with', 'bake the fish')).toBe(true)
+    expect(steps.filter((s) => s.uses.some((u) => u.includes('oil')))).toEqual([])
+  })
 })

@@ -1,0 +1,65 @@
+import { upperFirst } from '../casing'
+import { cooks, type WorkKind } from '../work'
+import type { Draft } from './drafts'
+import { durationsIn } from './durations'
+import type { Group } from './groups'
+import type { Mention } from './threads'
+
+/** `After the tofu's had 10 minutes, `. */
+export const HAD =
+  /^(?:after|once|when) (?:the |it |they |your )?[a-z’' -]{0,30}?\b(?:had|been in|baked|roasted)(?: for)? (?:about )?(\d+) ?(?:mins?|minutes),? /i
+
+/** A pan that only presses something. */
+export const AS_WEIGHT =
+  /\bunder (?:a|an|another) (?:heavy |weighted |second )?(?:pan|tin|plate|pot|skillet|board|tray)\b/i
+/** Everything goes into one bowl. */
+export const MIXED_IN = /\binto (?:a|the) (?:[a-z]+ )?bowl with\b/i
+/** What runs through is kept. */
+export const STRAINED_INTO = /\binto (?:an?|the|another) (?:\w+ )?(?:pan|pot|saucepan|bowl|jug)\b/i
+/** A tin or tray is got ready. */
+export const PREPARES =
+  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
+
+/** A pressure cooker is closed. */
+export const LOCKED =
+  /\b(?:lock|seal|secure|close|fasten)\b[^.;]*\blid\b|\blid (?:on|locked|closed)\b|\b(?:high|low|full) pressure\b|\b(?:to|under) pressure\b/i
+
+/** `Transfer to the oven. 2 hours, then lid off`: how long what was just begun takes. */
+export const goesOn = (group: Group, last: Draft) =>
+  !last.stated &&
+  cooks(last.work) &&
+  /^(?:about |around )?\d[^,;.]*\b(?:hours?|hrs?|h|minutes?|mins?|min)\b[\s.,;]/i.test(
+    `${group.text} `,
+  ) &&
+  /^(?:cook|take|turn|stir|remove|uncover)$/.test(group.verb)
+/** How long the liquor may stand in its pot until the bones are back in it, in minutes: as cooked food may. */
+export const LIQUOR_STANDS = 120
+
+/** `Do this three times`. */
+export const AGAIN =
+  /^(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)/
+
+/** What is done the evening before is left until the morning where it says no time. */
+export const overnight = ({ text, label }: Mention, work: WorkKind) =>
+  ['chill', 'soak', 'prove', 'rest'].includes(work) &&
+  /\b(?:night|evening|day)s? before\b/i.test(label ?? '') &&
+  !durationsIn(text).length
+    ? `${text} overnight`
+    : text
+
+/** `Press sauté`: a machine is set to what follows. */
+export const SWITCH =
+  /^(?:press|select|choose|hit|turn on|switch on) (?:the )?(?:saut[eé]|start)(?![a-z])[^.;,]{0,20}\.?$/i
+/** Fat is made hot. */
+export const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
+
+/** When things are done beside each other the plan says, not the words. */
+export const sentenceCase = (text: string) =>
+  upperFirst(text.replace(/^meanwhile,?\s+/i, '').replace(/[\s.,;:]+$/, ''))
+
+/** At once, or within so many minutes: how long the food may wait before this step. */
+export function withinOf(text: string): number | undefined {
+  const span = durationsIn(text).find((d) => d.kind === 'within')
+  if (span) return span.most
+  return /\b(?:immediately|at once|straight ?away|right away)\b/i.test(text) ? 2 : undefined
+}
