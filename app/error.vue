@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { clearError } from '#imports'
 import type { NuxtError } from '#app'
+import { useColours } from '~/composables/useColours'
 
 const props = defineProps<{ error: NuxtError }>()
+useColours()
 const missing = props.error.statusCode === 404
 </script>
 

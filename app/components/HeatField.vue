@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { celsiusOf, degreesOf } from '~~/core/quantity'
+import { numberTyped } from '~/composables/useFields'
 import { measures } from '~/composables/useMeasures'
 
 /** A temperature in the household's degrees, given and committed in degrees Celsius. */
@@ -10,9 +11,11 @@ const shown = () =>
 
 /** What is no number is passed on as it was typed, for whoever knows what is allowed. */
 function commit(typed: string) {
-  const value = Number(typed.replace(',', '.'))
-  const sound = typed.trim() !== '' && Number.isFinite(value)
-  emit('commit', sound ? String(Math.round(celsiusOf(value, measures.degrees))) : typed)
+  const value = numberTyped(typed)
+  emit(
+    'commit',
+    Number.isFinite(value) ? String(Math.round(celsiusOf(value, measures.degrees))) : typed,
+  )
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiClockOutline } from '@mdi/js'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { defineAsyncComponent } from 'vue'
 import { clockText, measures, timeTyped } from '~/composables/useMeasures'
 
 /** A time of the day, typed or chosen on a clock: `HH:mm`, or nothing where it may be empty. */
@@ -8,49 +8,34 @@ const props = defineProps<{
   value: string | undefined
   name: string
   label?: string
-  empty?: true
+  empty?: boolean
 }>()
 const emit = defineEmits<{ set: [time: string | undefined] }>()
 const VTimePicker = defineAsyncComponent(() =>
   import('vuetify/components/VTimePicker').then((m) => m.VTimePicker),
 )
-const open = ref(false)
-const wrong = ref(false)
-const shown = computed(() => props.value && clockText(props.value))
-
-function commit(typed: string) {
-  const time = timeTyped(typed)
-  wrong.value = !time && !(props.empty && typed.trim() === '')
-  if (!wrong.value && time !== props.value) emit('set', time)
-}
+/** The hour is chosen first: while it alone is another, the minutes are still to come. */
+const hourOnly = (time: string) => time.slice(3) === (props.value ?? '00:00').slice(3)
 </script>
 
 <template>
-  <div class="hour-field">
-    <TypedField
-      :label="label"
-      :aria-label="name"
-      :value="shown"
-      placeholder="any"
-      :aria-invalid="wrong"
-      @commit="commit"
-    >
-      <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
-        <template #activator="{ props: menu }">
-          <IconButton v-bind="menu" :icon="mdiClockOutline" :label="`${name}: choose on a clock`" />
-        </template>
-        <VTimePicker
-          :model-value="value ?? null"
-          :format="measures.clock === '24' ? '24hr' : 'ampm'"
-          hide-header
-          color="primary"
-          @update:model-value="emit('set', $event ?? undefined)"
-          @update:minute="open = false"
-        />
-      </v-menu>
-    </TypedField>
-    <p v-if="wrong" class="wrong" role="alert">
-      {{ name }}: that is not a time. Allowed: a time such as 9:30 or 6 pm.
-    </p>
-  </div>
+  <PickerField
+    v-slot="{ take }"
+    v-bind="{ value, name, label, empty }"
+    :shown="value && clockText(value)"
+    placeholder="any"
+    :icon="mdiClockOutline"
+    choose="choose on a clock"
+    :read="timeTyped"
+    refusal="that is not a time. Allowed: a time such as 9:30 or 6 pm."
+    @set="emit('set', $event)"
+  >
+    <VTimePicker
+      :model-value="value ?? null"
+      :format="measures.clock === '24' ? '24hr' : 'ampm'"
+      hide-header
+      color="primary"
+      @update:model-value="$event && take($event, hourOnly($event))"
+    />
+  </PickerField>
 </template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiCheck, mdiDotsHorizontal } from '@mdi/js'
-import { format, parseISO } from 'date-fns'
 import { computed, ref, shallowRef } from 'vue'
 import { LARGEST_FILE, ownsAnything, type Household } from '~~/core/household'
 import { downloadHousehold } from '~/composables/useDownload'
+import { dayText } from '~/composables/useMeasures'
 import { useLive } from '~/composables/useLive'
 import { useReplacing } from '~/composables/useReplacing'
 import { database } from '~/database/database'
@@ -31,7 +31,7 @@ const sessions = useLive(async () => {
   return all.map((s) => ({
     id: s.id,
     name: s.name,
-    day: format(parseISO(s.start), 'd MMMM'),
+    day: dayText(s.start, 'd MMMM'),
     open: s.id === now?.id,
   }))
 })

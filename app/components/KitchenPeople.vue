@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
 import { ref, watch } from 'vue'
 import type { Kitchen, Person } from '~~/core/kitchen'
 import { clockText, timeTyped } from '~/composables/useMeasures'
@@ -100,22 +99,13 @@ function toggle(person: Person, skill: Person['skills'][number]) {
     <h2>Who cooks here</h2>
     <ul class="bare">
       <li v-for="p in people" :key="p.id" :data-test="`person-${p.id}`">
-        <div class="line">
-          <TypedField
-            as="text"
-            class="name"
-            :value="p.name"
-            :aria-label="`Name of ${p.name}`"
-            @commit="emit('edit', p.id, { name: $event })"
-          />
-          <span class="quiet words">{{ wordsOf(p) }}</span>
-          <IconButton
-            :icon="open === p.id ? mdiChevronUp : mdiChevronDown"
-            :label="`More about ${p.name}`"
-            :aria-expanded="open === p.id"
-            @click="open = open === p.id ? undefined : p.id"
-          />
-        </div>
+        <NamedLine
+          :name="p.name"
+          :words="wordsOf(p)"
+          :open="open === p.id"
+          @rename="emit('edit', p.id, { name: $event })"
+          @toggle="open = open === p.id ? undefined : p.id"
+        />
         <div v-if="open === p.id" class="facts">
           <PickField
             label="At the stove"
@@ -190,20 +180,6 @@ h2 {
 li {
   padding: 2px 0;
   border-bottom: 1px solid var(--hair);
-}
-.line {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 40px;
-}
-.line :deep(.name) {
-  flex: 0 1 8em;
-  min-width: 5em;
-}
-.words {
-  flex: 1;
-  font-size: 0.9rem;
 }
 .facts {
   display: grid;

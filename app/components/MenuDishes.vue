@@ -78,6 +78,11 @@ const placesOf = (id: string) => [
             >
           </p>
         </div>
+        <IconButton
+          :icon="mdiClose"
+          :label="`Leave out ${recipe(d.recipe)?.name}`"
+          @click="remove(d.recipe)"
+        />
         <div class="how">
           <PickField
             class="snug"
@@ -118,12 +123,6 @@ const placesOf = (id: string) => [
               }}{{ s.ahead.how ? `, ${s.ahead.how}` : '' }}</CheckField
             >
           </details>
-          <IconButton
-            class="out"
-            :icon="mdiClose"
-            :label="`Leave out ${recipe(d.recipe)?.name}`"
-            @click="remove(d.recipe)"
-          />
         </div>
       </li>
     </ul>
@@ -135,7 +134,7 @@ const placesOf = (id: string) => [
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
+  grid-template-columns: auto minmax(0, 1fr) auto;
   gap: 2px 10px;
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
@@ -155,10 +154,7 @@ li {
   flex-wrap: wrap;
   gap: 4px 8px;
   align-items: center;
-  grid-column: 2;
+  grid-column: 2 / -1;
   font-size: 0.9rem;
-}
-.how .out {
-  margin-left: auto;
 }
 </style>

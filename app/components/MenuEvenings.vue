@@ -2,6 +2,7 @@
 import { mdiClose } from '@mdi/js'
 import { ref } from 'vue'
 import type { Recipe } from '~~/core/recipe'
+import { numberTyped } from '~/composables/useFields'
 import { dayText } from '~/composables/useMeasures'
 import { eveningsFrom, withDish, withEaten, type MenuEvening, type Session } from '~~/core/session'
 
@@ -40,8 +41,8 @@ const set = (day: string, patch: Partial<MenuEvening>) =>
     evenings: (s.evenings ?? []).map((e) => (e.day === day ? { ...e, ...patch } : e)),
   }))
 function setEaters(day: string, typed: string) {
-  const eaters = Number(typed)
-  const sound = typed.trim() !== '' && Number.isInteger(eaters) && eaters >= 0 && eaters <= 40
+  const eaters = numberTyped(typed)
+  const sound = Number.isInteger(eaters) && eaters >= 0 && eaters <= 40
   wrong.value = {
     ...wrong.value,
     [day]: sound ? '' : `"${typed}" is not a number of eaters. Allowed: 0 to 40.`,

@@ -81,7 +81,13 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
         :wrong="wrong"
         @add="add"
       />
-      <DayField :value="by || undefined" name="To be used by" empty @set="by = $event ?? ''" />
+      <DayField
+        class="by"
+        :value="by || undefined"
+        name="To be used by"
+        empty
+        @set="by = $event ?? ''"
+      />
     </div>
     <template v-if="opened.length">
       <h2>Left in opened packs</h2>
@@ -125,7 +131,7 @@ li {
   flex: 1;
   min-width: 14em;
 }
-.adding .day-field {
+.adding .by {
   width: 12.5em;
 }
 </style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
+import { kindWord } from '~~/core/kitchen'
 import { indexOf, search, timesOf, type Recipe } from '~~/core/recipe'
 import { spanText } from '~/composables/useClock'
-import { kindWord, minutesText } from '~/composables/useWords'
+import { minutesText } from '~/composables/useWords'
 
 const props = defineProps<{ recipes: Recipe[]; open: string | undefined }>()
 const emit = defineEmits<{ open: [id: string] }>()

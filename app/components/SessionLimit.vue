@@ -4,6 +4,7 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Recipe } from '~~/core/recipe'
 import { sessionSchema, type LeaveOut, type Session } from '~~/core/session'
+import { numberTyped } from '~/composables/useFields'
 import { spanText } from '~/composables/useClock'
 import { workTogether, type Team } from '~/workers/planners'
 
@@ -43,7 +44,7 @@ watch(
 function setLimit(typed: string) {
   wrong.value = undefined
   if (typed.trim() === '') return emit('change', ({ limit: _, ...s }) => s)
-  const limit = Number(typed)
+  const limit = numberTyped(typed)
   if (sessionSchema.shape.limit.safeParse(limit).success) emit('change', (s) => ({ ...s, limit }))
   else wrong.value = `"${typed}" is not a limit. Allowed: 10 to 2880 minutes, or empty.`
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { KINDS, type KitchenStation } from '~~/core/kitchen'
+import { numberTyped } from '~/composables/useFields'
 import { heatRange } from '~/composables/useMeasures'
 import { warmUp, withWarmUp } from '~/composables/useStationWords'
 
@@ -15,31 +16,30 @@ const figures = computed(() => {
     ...(counted ? [{ field: 'capacity' as const, unit: counted }] : []),
   ]
 })
-const numberIn = (typed: string) => (typed.trim() === '' ? NaN : Number(typed.replace(',', '.')))
 const refuse = (typed: string, what: string) =>
   emit('wrong', `${props.station.name}: "${typed}" is not a ${what}. Nothing was changed.`)
 
 function figure(field: 'size' | 'capacity', unit: string, typed: string) {
   // How large a burner is need not be known.
   if (typed.trim() === '' && props.station.kind === 'burner') emit('edit', { size: undefined })
-  else if (numberIn(typed) > 0) emit('edit', { [field]: numberIn(typed) })
+  else if (numberTyped(typed) > 0) emit('edit', { [field]: numberTyped(typed) })
   else refuse(typed, `number of ${unit} above 0`)
 }
 const inOven = (patch: Partial<NonNullable<KitchenStation['oven']>>) =>
   emit('edit', { oven: { ...props.station.oven!, ...patch } })
 function speed(typed: string) {
-  const minutes = numberIn(typed)
+  const minutes = numberTyped(typed)
   if (minutes >= 0 && minutes <= 120)
     emit('edit', { oven: withWarmUp(props.station.oven!, minutes) })
   else refuse(typed, 'time of 0 to 120 minutes to get hot')
 }
 function walk(typed: string) {
-  const minutes = typed.trim() === '' ? 0 : numberIn(typed)
+  const minutes = typed.trim() === '' ? 0 : numberTyped(typed)
   if (minutes >= 0 && minutes <= 30) emit('edit', { walk: minutes || undefined })
   else refuse(typed, 'walk of 0 to 30 minutes')
 }
 function heat(k: 'min' | 'max', typed: string) {
-  const value = numberIn(typed)
+  const value = numberTyped(typed)
   const { min, max } = props.station.oven!
   if (value >= 0 && value <= 400 && (k === 'min' ? value <= max : value >= min))
     inOven({ [k]: value })

@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  mdiArrowDown,
-  mdiArrowUp,
-  mdiChevronDown,
-  mdiChevronUp,
-  mdiDrag,
-  mdiTrashCanOutline,
-} from '@mdi/js'
+import { mdiArrowDown, mdiArrowUp, mdiDrag, mdiTrashCanOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { KINDS, type KitchenStation, type Zone } from '~~/core/kitchen'
 import { useDragOrder } from '~/composables/useDragOrder'
@@ -50,27 +43,19 @@ const across = (s: KitchenStation) =>
         :style="across(s)"
         :data-test="`station-${s.id}`"
       >
-        <div class="line">
+        <NamedLine
+          class="line"
+          :name="s.name"
+          :words="s.outOfUse ? 'not in use' : stationWords(s)"
+          :source="mostIn(s)?.source"
+          :open="open === s.id"
+          @rename="emit('edit', s.id, { name: $event })"
+          @toggle="open = open === s.id ? undefined : s.id"
+        >
           <span v-if="stations.length > 1" class="grip" :title="`Drag ${s.name} to its place`"
             ><v-icon :icon="mdiDrag" size="18"
           /></span>
-          <TypedField
-            as="text"
-            class="name"
-            :value="s.name"
-            :aria-label="`Name of ${s.name}`"
-            @commit="emit('edit', s.id, { name: $event })"
-          />
-          <span class="quiet words" :title="mostIn(s)?.source">{{
-            s.outOfUse ? 'not in use' : stationWords(s)
-          }}</span>
-          <IconButton
-            :icon="open === s.id ? mdiChevronUp : mdiChevronDown"
-            :label="`More about ${s.name}`"
-            :aria-expanded="open === s.id"
-            @click="open = open === s.id ? undefined : s.id"
-          />
-        </div>
+        </NamedLine>
         <div v-if="open === s.id" class="more-of-it">
           <StationFacts
             :station="s"
@@ -117,12 +102,6 @@ h2 {
 li {
   border-bottom: 1px solid var(--hair);
 }
-.line {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 40px;
-}
 .grip {
   cursor: grab;
   touch-action: none;
@@ -130,14 +109,6 @@ li {
 }
 .out :deep(.name) {
   text-decoration: line-through;
-}
-.line :deep(.name) {
-  flex: 0 1 11em;
-  min-width: 6em;
-}
-.words {
-  flex: 1;
-  font-size: 0.9rem;
 }
 .more-of-it {
   display: flex;
@@ -200,7 +171,7 @@ li {
 .hob :deep(.name .v-field) {
   font-size: 0.92rem;
 }
-.hob .words {
+.hob :deep(.words) {
   flex: none;
   font-size: 0.8rem;
   text-align: center;

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { kindWord } from '~~/core/kitchen'
 import { counted } from '~~/core/quantity'
 import { equipmentFor, lawOf, stripOf, whenOf, type Recipe } from '~~/core/recipe'
 import { heatRange } from '~/composables/useMeasures'
-import { kindWord, minutesText, WORK_WORDS } from '~/composables/useWords'
+import { minutesText, WORK_WORDS } from '~/composables/useWords'
 
 const props = defineProps<{ recipe: Recipe; open: string | undefined }>()
 const emit = defineEmits<{ open: [id: string] }>()

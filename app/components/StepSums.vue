@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { OVEN_MARKS, trim } from '~~/core/quantity'
+import { numberTyped } from '~/composables/useFields'
 import { heatText, said } from '~/composables/useMeasures'
 import { litresBy } from '~~/core/session'
 import {
@@ -31,7 +32,7 @@ const meat = computed(() =>
 )
 const kilos = ref<string>()
 const weight = computed(
-  () => Number((kilos.value ?? '').replace(',', '.')) || (meat.value ? inKilos(meat.value) : 0),
+  () => numberTyped(kilos.value ?? '') || (meat.value ? inKilos(meat.value) : 0),
 )
 const roast = computed(() =>
   meat.value && weight.value > 0
@@ -60,7 +61,7 @@ const grains = computed(() =>
 
 const litres = ref('3')
 const pressure = computed(() => {
-  const value = Number(litres.value.replace(',', '.'))
+  const value = numberTyped(litres.value)
   return props.step.work === 'pressure' && value > 0 ? pressureMinutes(value) : undefined
 })
 /** What is in the pot by now, and how many that feeds. */

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { KINDS } from '~~/core/kitchen'
+import { KINDS, kindWord } from '~~/core/kitchen'
 import { keptFor, type Recipe, type Step, type Way } from '~~/core/recipe'
 import { useFields, type Change } from '~/composables/useFields'
-import { kindWord } from '~/composables/useWords'
 
 const props = defineProps<{ recipe: Recipe; step: Step; way: Way; change: Change<Step> }>()
 const { errors, apply, figure } = useFields<Step>((edit) => props.change(edit))

@@ -6,6 +6,10 @@ import { useSaving } from '~/stores/saving'
 
 const NOT_SAVED = 'Not saved yet.'
 
+/** A number as somebody types it, with a comma or a point; NaN where it is none. */
+export const numberTyped = (typed: string): number =>
+  typed.trim() === '' ? NaN : Number(typed.replace(',', '.'))
+
 /** What an edit of `T` comes to: nothing, or why nothing was written. */
 export type Change<T> = (edit: (value: T) => T) => Promise<Issue[]>
 
@@ -34,8 +38,8 @@ export function useFields<T>(change: Change<T>) {
 
   /** A number as typed; what is none is refused with its name. */
   function figure(field: string, name: string, typed: string, use: (value: number) => void): void {
-    const value = Number(typed.replace(',', '.'))
-    if (typed.trim() === '' || !Number.isFinite(value) || value < 0)
+    const value = numberTyped(typed)
+    if (!(value >= 0 && value < Infinity))
       errors[field] = `${name}: "${typed}" is not a number from 0 up.`
     else use(value)
   }

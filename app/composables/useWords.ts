@@ -31,9 +31,6 @@ export const WORK_WORDS: Record<WorkKind, string> = {
   chill: 'Chill',
 }
 
-/** `air-fryer` as one says it. */
-export const kindWord = (kind: string) => kind.replace(/-/g, ' ')
-
 /** `10 min`, `8–10 min`, `1 h 30`, `8 h 00–12 h 00`, from least and most minutes. */
 export function minutesText(least: number, most: number): string {
   const short = (minutes: number) => String(Math.round(minutes * 10) / 10)

@@ -14,6 +14,7 @@ import {
   sameHousehold,
   wipeHousehold,
 } from './household'
+import { MEASURES } from './measures'
 import { openedKitchen, openedSession, openSession } from './opened'
 
 let db: Database
@@ -39,10 +40,14 @@ describe('the household in the browser', () => {
 
   it('comes back equal after export, wipe and import', async () => {
     await loadDemoOnce(db)
+    const measures = { amounts: 'us', degrees: 'F', clock: '12', week: 'sunday' } as const
+    await db.settings.put({ key: MEASURES, value: JSON.stringify(measures) })
     const before = await content()
+    expect(before.measures).toEqual(measures)
     const file = readHousehold(JSON.stringify(await collectHousehold(db)))
     await wipeHousehold(true, db)
     for (const list of OWNED) expect(await db.table(list).count()).toBe(0)
+    expect((await content()).measures).toBeUndefined()
     await replaceHousehold(() => (file.ok ? file.value : expect.fail()), 'import', db)
     expect(await content()).toEqual(before)
   })

@@ -118,14 +118,17 @@ export async function wipeHousehold(
   forGood: boolean,
   db: Database = database,
 ): Promise<number | undefined> {
-  const state = await replaceHousehold(
-    ({ savedAt }) => emptyHousehold(savedAt),
-    'everything was wiped',
-    db,
-  )
-  if (!forGood) return state
-  await db.states.clear()
-  return undefined
+  return db.transaction('rw', EVERYTHING, async () => {
+    const state = await replaceHousehold(
+      ({ savedAt }) => emptyHousehold(savedAt),
+      'everything was wiped',
+      db,
+    )
+    await db.settings.delete(MEASURES)
+    if (!forGood) return state
+    await db.states.clear()
+    return undefined
+  })
 }
 
 /** Goes back to an earlier state; what was there until now is kept as one itself. */

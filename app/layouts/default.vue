@@ -1,18 +1,10 @@
 <script setup lang="ts">
 import { mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
-import { useLocalStorage, usePreferredDark } from '@vueuse/core'
-import { computed, watchEffect } from 'vue'
-import { useTheme } from 'vuetify'
+import { useColours } from '~/composables/useColours'
 import { useSaving } from '~/stores/saving'
 
-const theme = useTheme()
 const saving = useSaving()
-const prefersDark = usePreferredDark()
-const chosen = useLocalStorage<'light' | 'dark' | 'system'>('cadrum-light', 'system')
-const dark = computed(() =>
-  chosen.value === 'system' ? prefersDark.value : chosen.value === 'dark',
-)
-watchEffect(() => theme.change(dark.value ? 'dark' : 'light'))
+const { dark, turn } = useColours()
 
 const rooms = [
   { to: '/choose', name: 'Choose' },
@@ -50,7 +42,7 @@ const owned = [
         variant="text"
         size="small"
         :aria-label="dark ? 'Light colours' : 'Dark colours'"
-        @click="chosen = dark ? 'light' : 'dark'"
+        @click="turn"
       />
     </header>
     <SavingBar />

@@ -22,7 +22,7 @@ export default defineNuxtPlugin(async (nuxt) => {
     tell(event.reason)
   })
   window.addEventListener('beforeunload', (event) => {
-    if (saving.pending.length || !saving.lasting.lasts) event.preventDefault()
+    if (saving.writing || saving.pending.length || !saving.lasting.lasts) event.preventDefault()
   })
   saving.lasting = await openDatabase(() => (saving.blocked = true))
   saving.blocked = false

@@ -14,8 +14,10 @@ const full = () => Promise.reject(new DOMException('full', 'QuotaExceededError')
 describe('useSaving', () => {
   it('gives what was written', async () => {
     const saving = useSaving()
-    expect(await saving.write('it', async () => 7)).toBe(7)
-    expect(saving.unsaved).toEqual([])
+    const writing = saving.write('it', async () => 7)
+    expect(saving.writing).toBe(1)
+    expect(await writing).toBe(7)
+    expect([saving.writing, saving.unsaved]).toEqual([0, []])
   })
 
   it('tells what could not be kept and why, and keeps it later by itself', async () => {
@@ -24,6 +26,7 @@ describe('useSaving', () => {
     const wrote: string[] = []
     const put = (x: string) => async () => (broken ? full() : void wrote.push(x))
     await expect(saving.write('the kitchen', put('a'))).rejects.toThrow(NotSaved)
+    expect(saving.writing).toBe(0)
     expect(saving.unsaved).toEqual(['the kitchen'])
     expect(saving.why).toMatch(/storage .* is full/)
     await vi.advanceTimersByTimeAsync(1500)

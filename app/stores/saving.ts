@@ -28,6 +28,8 @@ interface Pending {
  */
 export const useSaving = defineStore('saving', () => {
   const pending = ref<Pending[]>([])
+  /** How many writes that somebody asked for have neither been kept nor failed yet. */
+  const writing = ref(0)
   const lasting = shallowRef<Lasting>({ lasts: true })
   /** Another tab, of an older version, is in the way. */
   const blocked = ref(false)
@@ -53,7 +55,17 @@ export const useSaving = defineStore('saving', () => {
     action: () => Promise<T>,
     { byItself = false } = {},
   ): Promise<T> {
-    if (!byItself) useTabs().takeOver()
+    if (byItself) return keep(what, action)
+    useTabs().takeOver()
+    writing.value++
+    try {
+      return await keep(what, action)
+    } finally {
+      writing.value--
+    }
+  }
+
+  async function keep<T>(what: string, action: () => Promise<T>): Promise<T> {
     const job: Pending = { what, why: '', attempt: once(action), kept: false }
     if (pending.value.length) {
       job.why = pending.value[0]!.why
@@ -119,7 +131,7 @@ export const useSaving = defineStore('saving', () => {
     pending.value = []
   }
 
-  return { pending, unsaved, why, lasting, blocked, opened, write, again, giveUp }
+  return { pending, writing, unsaved, why, lasting, blocked, opened, write, again, giveUp }
 })
 
 /** Tries something until it has been done, and never twice at a time: one that is late may still come through. */

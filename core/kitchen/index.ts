@@ -1,5 +1,5 @@
 export { readKitchen } from './read'
-export { isFilled, KINDS, oneOf, type Filled, type Kind } from './kinds'
+export { isFilled, KINDS, kindWord, oneOf, type Filled, type Kind } from './kinds'
 export { newStation, READY_KITCHENS } from './ready'
 export {
   kitchenSchema,

@@ -173,8 +173,11 @@ export const KINDS: Readonly<Record<string, Kind>> = {
 export type Filled = 'pot' | 'slow-cooker' | 'pressure-cooker'
 export const isFilled = (name: string): name is Filled => KINDS[name]?.filled === true
 
+/** `oven dish`, also of a kind that only a recipe knows. */
+export const kindWord = (name: string): string => KINDS[name]?.one ?? name.replace(/-/g, ' ')
+
 /** `an oven dish`, also of a kind that only a recipe knows. */
 export function oneOf(name: string): string {
-  const word = KINDS[name]?.one ?? name.replace(/-/g, ' ')
+  const word = kindWord(name)
   return `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`
 }

@@ -1,4 +1,4 @@
-import { USUAL_RULES, type HouseRules, type Kitchen } from '../kitchen'
+import { oneOf, USUAL_RULES, type HouseRules, type Kitchen } from '../kitchen'
 import type { ProblemInput } from '../problem'
 import type { Issue } from '../reading'
 import { lawOf, type Step } from '../recipe'
@@ -108,7 +108,7 @@ export function panIssues(
       ? [
           {
             path: `rules.pans.${kind}`,
-            message: `pans are left until the end, and ${names.size} dishes want a ${kind.replace(/-/g, ' ')}: ${[...names].join(', ')}`,
+            message: `pans are left until the end, and ${names.size} dishes want ${oneOf(kind)}: ${[...names].join(', ')}`,
             allowed: `up to ${own.length}, or wash and use them again (the kitchen's rules)`,
           },
         ]

@@ -1,4 +1,4 @@
-import type { Kitchen } from '../kitchen'
+import { oneOf, type Kitchen } from '../kitchen'
 import type { Issue } from '../reading'
 import { vesselRuns, type Recipe } from '../recipe'
 import type { DishToMake } from './dishes'
@@ -51,10 +51,10 @@ function choiceIssues(session: Session, kitchen: Kitchen, recipes: Map<string, R
 function missing(dishes: DishToMake[], kitchen: Kitchen): Issue[] {
   const kinds = new Set(kitchen.stations.map((s) => s.kind))
   const lacks = (path: string, who: string, lacking: string[]): Issue => {
-    const word = [...new Set(lacking)].join(' or ').replace(/-/g, ' ')
+    const words = [...new Set(lacking)].map(oneOf).join(' or ')
     return {
       path,
-      message: `${who} wants ${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}, and this kitchen has none in use`,
+      message: `${who} wants ${words}, and this kitchen has none in use`,
       allowed: 'what the kitchen has: change the step, or add it to the kitchen',
     }
   }
@@ -91,7 +91,7 @@ function roomIssues(dishes: DishToMake[], kitchen: Kitchen): Issue[] {
       if (largest > 0 && litres * batches > largest)
         issues.push({
           path: `dishes.${recipe.id}.batches`,
-          message: `${recipe.name} wants a ${run.vessel.kind.replace(/-/g, ' ')} of ${round(litres * batches)} litres, the largest holds ${largest}`,
+          message: `${recipe.name} wants ${oneOf(run.vessel.kind)} of ${round(litres * batches)} litres, the largest holds ${largest}`,
           allowed: `up to ${Math.floor((largest / litres) * 2) / 2} batches at once`,
         })
     }

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { more, openPlanned } from './support'
+import { ingredientKept, more, openPlanned } from './support'
 
 test('measures, degrees and clock are set once, and every page follows', async ({ page }) => {
   await openPlanned(page)
@@ -34,6 +34,7 @@ test('measures, degrees and clock are set once, and every page follows', async (
   await expect(beans).toHaveValue('1 lb 12 oz cooked butter beans')
   await beans.fill('2 lb cooked butter beans')
   await beans.blur()
+  await ingredientKept(page, 'bean-bake', 'cooked butter beans', 907)
   await page.reload()
   await expect(beans).toHaveValue('2 lb cooked butter beans')
 })

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Download } from '@playwright/test'
-import { cookThese, freshKitchen, more, paste, pick } from './support'
+import { cookThese, freshKitchen, ingredientKept, more, paste, pick } from './support'
 
 const SOUP = `Leek and potato soup
 Serves 4
@@ -129,6 +129,7 @@ test('an ingredient is edited in place, on one line however it was pasted, or re
   await leeks.fill('600 g leeks,\nsliced (optional); or onions')
   await leeks.press('Enter')
   await expect(leeks).toHaveValue('600 g leeks, sliced (optional); or onions')
+  await ingredientKept(page, 'leek-and-potato-soup', 'leeks', 600)
   await page.reload()
   await expect(leeks).toHaveValue('600 g leeks, sliced (optional); or onions')
   await leeks.fill('-3 g leeks')

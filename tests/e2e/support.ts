@@ -111,6 +111,17 @@ export function stored<T>(page: Page, table: string): Promise<T[]> {
   )
 }
 
+/** Waits until an ingredient is written as it was typed: what the field shows says nothing about that. */
+export async function ingredientKept(page: Page, recipe: string, item: string, amount: number) {
+  type Kept = { id: string; ingredients: { item: string; amount?: number }[] }
+  await expect
+    .poll(async () => {
+      const kept = (await stored<Kept>(page, 'recipes')).find((r) => r.id === recipe)
+      return Math.round(kept?.ingredients.find((i) => i.item === item)?.amount ?? 0)
+    })
+    .toBe(amount)
+}
+
 /** Looks in every frame where the first of these stands on the page, from now on and after each reload. */
 export async function watchTop(page: Page, selector: string): Promise<() => Promise<number[]>> {
   const watch = (css: string) => {
