@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { KeptPlan } from '~~/core/household'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Recipe } from '~~/core/recipe'
 import type { CompiledSession, Session } from '~~/core/session'
@@ -10,7 +11,9 @@ const props = defineProps<{
   compiled: CompiledSession | undefined
   locked: boolean
   followed: string | undefined
-  /** Seconds of the plan on the page, where there is one. */
+  /** The plan on the page, where there is one. */
+  shown: KeptPlan | undefined
+  /** Seconds of it, once it is no longer being worked on. */
   makespan: number | undefined
 }>()
 const emit = defineEmits<{
@@ -58,6 +61,13 @@ const setStart = (day: string, time: string) =>
           @set="$event && setStart(session.start.slice(0, 10), $event)"
         />
       </SessionLimit>
+
+      <SessionCalm
+        :session="session"
+        :compiled="compiled"
+        :shown="shown"
+        @change="emit('change', $event)"
+      />
 
       <h2>Who cooks</h2>
       <div class="cooks">

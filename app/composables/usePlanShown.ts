@@ -1,5 +1,5 @@
 import { computed, watch } from 'vue'
-import type { KeptPlan } from '~~/core/household'
+import { betterPlan, type KeptPlan } from '~~/core/household'
 import { usePlanning } from '~/stores/planning'
 import type { useSession } from './useSession'
 
@@ -30,7 +30,7 @@ export function usePlanShown({
     const [there, found] = [planning.running ? undefined : fits(kept.value), fits(planning.preview)]
     // For a moment after a run its plan is on its way to the database and back.
     if (!there || !found) return there ?? found
-    return found.plan.makespan < there.plan.makespan ? found : there
+    return betterPlan(there, found)
   })
 
   function planNow(seed = 1) {

@@ -77,6 +77,7 @@ const handwork = computed(() =>
         :compiled="compiled"
         :locked="cooking !== undefined"
         :followed="followed"
+        :shown="shown"
         :makespan="planning.running ? undefined : plan?.makespan"
         @change="change"
         @follow="followed = followed === $event ? undefined : $event"

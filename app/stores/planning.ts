@@ -35,12 +35,15 @@ const keep = (
   session: string,
   mark: string,
   problem: Problem,
-  { plan, boundBy, oneByOne, least }: CheckedPlan & Partial<PlanningResult>,
+  { plan, boundBy, strict, oneByOne, least }: CheckedPlan & Partial<PlanningResult>,
 ): KeptPlan => ({
   session,
   problem: mark,
   plan,
   values: valuesOfPlan(problem, plan),
+  ...(strict && problem.allowance?.[problem.objective[0]!]
+    ? { strict: [...strict], free: problem.allowance[problem.objective[0]!]! }
+    : {}),
   boundBy,
   oneByOne: oneByOne ?? null,
   ...(least ? { least } : {}),

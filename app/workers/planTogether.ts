@@ -1,5 +1,6 @@
 import { proxy } from 'comlink'
 import { betterPlan, type KeptPlan } from '~~/core/household'
+import { comparePlans, type Plan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import type { CheckedPlan, PlanningProgress, PlanningResult } from './planner.worker'
 import { workTogether } from './planners'
@@ -25,6 +26,7 @@ export function planTogether(
   onProgress: (progress: PlanningProgress) => void,
 ): { result: Promise<KeptPlan | undefined>; stop: () => void; end: () => void } {
   let shortest = Infinity
+  let best: Plan | undefined
   let bound = 0
   const each = new Map<number, number>()
   const team = workTogether(1 + helpersHere(), async (planner, who) => {
@@ -41,9 +43,10 @@ export function planTogether(
     each.set(who, p.iterations)
     bound = Math.max(bound, p.bound)
     let better: CheckedPlan | undefined
-    if (p.better && p.better.plan.makespan < shortest) {
+    if (p.best !== undefined) shortest = Math.min(shortest, p.best)
+    if (p.better && (!best || comparePlans(problem, p.better.plan, best) < 0)) {
       better = p.better
-      shortest = better.plan.makespan
+      best = better.plan
       const { plan } = better
       team.tell((planner) => planner.receive(plan), who)
     }

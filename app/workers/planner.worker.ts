@@ -1,11 +1,11 @@
 import { expose } from 'comlink'
-import { checkPlan, breachText, type Plan, relaxed } from '~~/core/plan'
+import { breachText, checkPlan, comparePlans, relaxed, type Plan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import { leaveOut, oneByOne, type LeaveOut } from '~~/core/session'
 import { leastBad, startSolving, type LeastBad } from '~~/core/solver'
 
 export interface PlanningProgress {
-  /** Best makespan so far in seconds, where there is a plan already. */
+  /** The shortest plan so far in seconds, where there is one already. */
   best: number | undefined
   bound: number
   elapsedMs: number
@@ -20,6 +20,8 @@ export interface PlanningProgress {
 export interface CheckedPlan {
   plan: Plan
   boundBy: string
+  /** The values of the best plan that makes no use of an allowance. */
+  strict: readonly number[] | undefined
 }
 
 export interface PlanningResult extends CheckedPlan {
@@ -72,13 +74,14 @@ const planner = {
     })
     let going = true
     let separately: number | undefined
-    let sent = Infinity
+    let sent: Plan | undefined
     const checked = (plan: Plan): CheckedPlan => {
       const breaches = checkPlan(problem, plan)
       if (breaches.length) throw new Error(`The plan breaks ${breaches.map(breachText).join('; ')}`)
-      return { plan, boundBy: run.boundWords() }
+      return { plan, boundBy: run.boundWords(), strict: run.strict() }
     }
     const isPlanned = ({ status }: Plan) => status === 'feasible' || status === 'optimal'
+    const isBetter = (plan: Plan) => !sent || comparePlans(problem, plan, sent) < 0
     const compare = (planned: boolean) => {
       if (options.compared && planned) separately ??= oneByOne(problem)
     }
@@ -89,14 +92,14 @@ const planner = {
       const planned = isPlanned(plan)
       if (performance.now() - began > COMPARED_MS) compare(planned)
       onProgress({
-        best: planned ? plan.makespan : undefined,
+        best: planned ? (plan.shortest ?? plan.makespan) : undefined,
         bound: plan.bound,
         elapsedMs: performance.now() - began,
         iterations: run.iterations(),
-        better: planned && plan.makespan < sent ? checked(plan) : undefined,
+        better: planned && isBetter(plan) ? checked(plan) : undefined,
         oneByOne: separately,
       })
-      if (planned) sent = Math.min(sent, plan.makespan)
+      if (planned && isBetter(plan)) sent = plan
       await breathe()
     }
     const found = checked(run.plan())

@@ -1,4 +1,4 @@
-import { compareValues } from '../plan'
+import { compareWithin } from '../plan'
 import type { KeptPlan } from './schema'
 
 /**
@@ -11,14 +11,36 @@ export function betterPlan(before: KeptPlan | undefined, now: KeptPlan): KeptPla
   if (now.plan.status === 'infeasible') return now
   const [old, recent] = [valuesOf(before), valuesOf(now)]
   const comparable = old.length === recent.length
-  const difference = comparable ? compareValues(old, recent) : old[0]! - recent[0]!
+  const difference = comparable
+    ? compareWithin(
+        { values: old, best: shortestOf(before) },
+        { values: recent, best: shortestOf(now) },
+        now.free ?? 0,
+      )
+    : old[0]! - recent[0]!
   const keepsBefore = !now.plan.activities.length || difference <= 0
   const [best, other] = keepsBefore ? [before, now] : [now, before]
-  const kept = { ...best, oneByOne: best.oneByOne ?? other.oneByOne }
-  if (other.plan.bound <= kept.plan.bound || other.plan.bound > kept.plan.makespan) return kept
-  const { bound } = other.plan
-  const status = bound === kept.plan.makespan ? 'optimal' : kept.plan.status
-  return { ...kept, boundBy: other.boundBy, plan: { ...kept.plan, bound, status } }
+  const shortest = Math.min(shortestOf(best), shortestOf(other))
+  const strict = shortestOf(best) > shortest ? other.strict : (best.strict ?? other.strict)
+  const higher = other.plan.bound > best.plan.bound && other.plan.bound <= shortest
+  const { bound } = higher ? other.plan : best.plan
+  const changed = higher || shortest < shortestOf(best)
+  return {
+    ...best,
+    oneByOne: best.oneByOne ?? other.oneByOne,
+    ...(strict ? { strict } : {}),
+    boundBy: higher ? other.boundBy : best.boundBy,
+    plan: changed
+      ? {
+          ...best.plan,
+          bound,
+          shortest,
+          status: bound === shortest ? 'optimal' : best.plan.status,
+        }
+      : best.plan,
+  }
 }
+
+const shortestOf = ({ plan }: KeptPlan): number => plan.shortest ?? plan.makespan
 
 const valuesOf = ({ values, plan }: KeptPlan): number[] => values ?? [plan.makespan]

@@ -28,6 +28,9 @@ export const keptPlanSchema = z.strictObject({
     .optional(),
   /** The values of the problem's objectives in their order, less being better; old files have none. */
   values: z.array(z.number()).optional(),
+  /** The same of the best plan without an allowance, and how much more the first value may be. */
+  strict: z.array(z.number()).optional(),
+  free: z.number().min(0).optional(),
   /** What the bound rests on, in words. */
   boundBy: z.string(),
   /** Seconds that the same dishes take one after another, by the same engine. */

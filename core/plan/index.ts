@@ -12,5 +12,15 @@ export {
   type Plan,
   type PlanStatus,
 } from './schema'
-export { compareValues, handsSpread, objectiveValue, valuesOfPlan, wantsMore } from './values'
+export {
+  BRIEF,
+  comparePlans,
+  compareValues,
+  compareWithin,
+  handsSpread,
+  objectiveValue,
+  switches,
+  valuesOfPlan,
+  wantsMore,
+} from './values'
 export { brokenWords, limitsOf, NONE, relaxed, type Broken, type Limit } from './limits'

@@ -10,6 +10,8 @@ export const planSchema = z.strictObject({
   problem: text,
   status: planStatus,
   makespan: instant,
+  /** The best value found of the problem's first objective: with an allowance the plan may be worse. */
+  shortest: z.number().optional(),
   /** A value of the problem's first objective that no plan can beat. */
   bound: z.number(),
   seed: z.int(),

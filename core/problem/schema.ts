@@ -114,6 +114,7 @@ export const objectiveName = z.enum([
   'cost',
   'heatChanges',
   'lateStart',
+  'switches',
 ])
 
 /** The planning problem, `cadrum/problem@1`: what has to happen, with what, by whom. */
@@ -132,6 +133,8 @@ export const problemSchema = z.strictObject({
   pins: z.array(pin).optional(),
   progress: progress.optional(),
   objective: z.array(objectiveName).min(1).default(['makespan', 'handsFree', 'handsSpread']),
+  /** By how much a plan may be worse in an objective than the best found, for those behind it. */
+  allowance: z.partialRecord(objectiveName, z.number().min(0).max(LONGEST)).optional(),
 })
 
 export type Problem = z.output<typeof problemSchema>

@@ -6,6 +6,7 @@ import { activitiesOf, type Card } from './activities'
 import { goesTo } from './closing'
 import { addKeeping, standsOnly } from './coldBase'
 import { dishesToMake } from './dishes'
+import { CALM, withCalm } from './calm'
 import { addFoodFlow } from './foodFlow'
 import { withHeatChanges } from './heatChanges'
 import { addRules, handWashOf, isPan, rulesOf } from './houseRules'
@@ -114,11 +115,12 @@ export function compileSession(input: {
 
   const reading = readProblem(problem)
   if (!reading.ok) return reading
+  const asked = withCalm(reading.value, session.calm ?? CALM.calm)
   const to = new Map(session.dishes.map((d) => [d.recipe, d.to]))
   return {
     ok: true,
     value: {
-      problem: reading.value,
+      problem: asked,
       cards,
       order: all.map((r) => r.id),
       shared,

@@ -16,6 +16,9 @@ export const daySchema = z.string().refine((text) => z.iso.date().safeParse(text
 
 const day = daySchema
 
+/** The most that a plan may be longer for the sake of calm, in percent. */
+export const MOST_CALM = 30
+
 const evening = z.strictObject({
   day,
   /** How much time there is to cook then: none but to warm up, or some. */
@@ -56,6 +59,8 @@ export const sessionSchema = z.strictObject({
     ),
   /** Minutes within which everything should be done; a plan may take longer and says so. */
   limit: z.int().min(10).max(2880).optional(),
+  /** How much longer than the shortest a plan may be so that cooks change dish less often, in percent. */
+  calm: z.int().min(0).max(MOST_CALM).optional(),
   /** Work that several dishes share and that is to be done for each of them apart, by its id. */
   apart: z.array(id).max(200).optional(),
   /** Evenings that the session cooks for, in their order. */

@@ -1,3 +1,5 @@
+import type { Problem } from '../problem'
+import { buildModel } from './buildModel'
 import { leastLength } from './bakeBound'
 import { goodOrders } from './bakeOrders'
 import { BakeSequence } from './bakeSequence'
@@ -71,6 +73,21 @@ export function lowerBound(model: Model): Bound | undefined {
   }
   offer(bakeOrder(model, base, best.value))
   return best
+}
+
+/**
+ * Seconds that no plan can be shorter than, quickly and roughly: the longest chain, or the hands work
+ * that is surely there shared by all cooks.
+ */
+export function roughBound(problem: Problem): number {
+  const model = buildModel(problem)
+  const base = sceneOf(model, -1, -1)
+  if (!base) return 0
+  const hands = presentIn(model, base).reduce((sum, a) => {
+    const ways = a.modes.map((m) => m.phases.reduce((s, p) => s + (p.hands ? p.min : 0), 0))
+    return sum + (a.aside || !ways.length ? 0 : Math.min(...ways))
+  }, 0)
+  return Math.max(chain(model, base).value, Math.ceil(hands / Math.max(1, model.cooks.length)))
 }
 
 /** The least length of all that surely bakes, in any order, where that may be more than is known. */

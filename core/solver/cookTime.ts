@@ -61,6 +61,14 @@ export class CookTime {
     }
   }
 
+  /** When the last hands work so far ends. */
+  get lastHands(): number {
+    const { to, what, count } = this.blocks
+    let i = count - 1
+    while (i >= 0 && what[i]! < 0) i--
+    return i < 0 ? 0 : to[i]!
+  }
+
   take(from: number, to: number, attention: number, hands: boolean, hygiene: number): void {
     if (hands) this.journal.put(this.blocks, from, to, hygiene)
     if (attention === 0) return

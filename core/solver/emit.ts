@@ -123,6 +123,7 @@ export function planOf(
   body: PlanBody | undefined,
   verdict: {
     status: PlanStatus
+    shortest?: number | undefined
     bound: number
     seed: number
     elapsedMs: number

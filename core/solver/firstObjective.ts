@@ -1,4 +1,4 @@
-import { wantsMore } from '../plan'
+import { BRIEF, wantsMore } from '../plan'
 import type { ObjectiveName } from '../problem'
 import type { PlanBody } from './emit'
 import { isGoal } from './learn/goals'
@@ -26,7 +26,14 @@ export function firstObjective(model: Model): FirstObjective {
     name,
     // Without a latest hour there is always a later beginning: nothing to be learned.
     learned: isGoal(name, model.problem) && (name !== 'lateStart' || latest !== undefined),
-    least: name === 'cost' ? leastCost(model) : name === 'lateStart' ? 0 - (latest ?? NEVER) : 0,
+    least:
+      name === 'cost'
+        ? leastCost(model)
+        : name === 'lateStart'
+          ? 0 - (latest ?? NEVER)
+          : name === 'switches'
+            ? leastSwitches(model)
+            : 0,
     slack: name === 'handsSpread' && model.stations.some((s) => s.wash) ? Infinity : 0,
   }
 }
@@ -34,6 +41,16 @@ export function firstObjective(model: Model): FirstObjective {
 /** A value of the first objective as the contract words it, from the one that is made small. */
 export const inContract = (name: ObjectiveName, value: number): number =>
   wantsMore(name) ? 0 - value : value
+
+/** Whatever dish is surely worked on is somebody's first or comes after another one. */
+function leastSwitches({ activities, cooks, problem }: Model): number {
+  const dishes = new Set<string | undefined>()
+  for (const { index, aside, choice, fact, modes } of activities)
+    if (!aside && choice < 0 && !fact)
+      if (modes.every((m) => m.phases.some((p) => p.hands && p.min > BRIEF)))
+        dishes.add(problem.activities[index]!.dish)
+  return Math.max(0, dishes.size - cooks.length)
+}
 
 const leastCost = ({ choices }: Model): number =>
   choices.reduce(

@@ -32,6 +32,10 @@ export interface Genes {
   urgency: number
   /** Where several cooks could begin at once: whoever can best be spared, or as listed. */
   spare: boolean
+  /** Seconds that hands work may wait for whoever would rather do it. */
+  patience: number
+  /** Whether what keeps hands for long goes behind all such work that its cook has by then. */
+  inOrder: boolean
   /** Starts and ends in the schedule they were taken from; -1: absent. */
   at: Int32Array
 }
@@ -51,6 +55,8 @@ export function emptyGenes(model: Model): Genes {
     shift: 0,
     urgency: NEVER,
     spare: false,
+    patience: 0,
+    inOrder: false,
     at: new Int32Array(2 * n).fill(-1),
   }
 }
@@ -66,6 +72,8 @@ export function copyGenes(from: Genes, to: Genes): void {
   to.shift = from.shift
   to.urgency = from.urgency
   to.spare = from.spare
+  to.patience = from.patience
+  to.inOrder = from.inOrder
   to.at.set(from.at)
 }
 
@@ -76,6 +84,8 @@ export function forget(genes: Genes): void {
   genes.seat.fill(-1)
   genes.washes.fill(NO_WASHES)
   genes.shift = 0
+  genes.patience = 0
+  genes.inOrder = false
 }
 
 /** No wishes of one activity. */

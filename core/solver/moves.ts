@@ -1,4 +1,5 @@
 import { copyGenes, forgetWishes, WISHES, type Genes } from './genes'
+import { BRIEF } from '../plan'
 import { NEVER, type Model } from './model'
 import { below, type Random } from './random'
 
@@ -8,6 +9,8 @@ const ANEW = 0.3
 const WIDEST = 0.3
 const FURTHEST = 0.3
 const LEAST_SHIFT = 15
+/** How many of the moves gather, where that is what is wanted. */
+const GATHER = 0.5
 
 /** Changes of genes: small ones to improve a schedule, and large ones to get away from it. */
 export class Moves {
@@ -20,14 +23,15 @@ export class Moves {
    * One to three small changes. Mostly all that lies before some instant then stays where it
    * is, and all that lies behind it comes earlier, if it can, as it is.
    */
-  change(candidate: Genes, current: Genes): void {
+  change(candidate: Genes, current: Genes, gathers = false): void {
     const { model, random } = this
     copyGenes(current, candidate)
     const length = lengthOf(model, current)
     const moves = 1 + below(random, 3)
     for (let m = 0; m < moves; m++) {
       const dice = random()
-      if (dice < 0.12 && model.choices.length) this.otherOption(candidate, current)
+      if (gathers && random() < GATHER) this.gather(candidate, current)
+      else if (dice < 0.12 && model.choices.length) this.otherOption(candidate, current)
       else if (dice < 0.24)
         otherMode(model, random, candidate, below(random, model.activities.length))
       else if (dice < 0.4) this.shiftDish(candidate, length)
@@ -112,6 +116,38 @@ export class Moves {
       for (const i of options[next]!.members)
         if (current.at[2 * i]! < 0) candidate.priority[i] = at + random()
     return left
+  }
+
+  /** Hands work next to other work on the same dish, by the same cook. */
+  private gather(candidate: Genes, current: Genes): void {
+    const { model, random } = this
+    const dice = random()
+    if (dice < 0.05) candidate.patience = [0, 60, 180, 600][below(random, 4)]!
+    else if (dice < 0.1) candidate.inOrder = !candidate.inOrder
+    const i = below(random, model.activities.length)
+    const at = current.at[2 * i]!
+    if (at < 0 || !this.takesHands(i)) return
+    const others = dishOf(model, i)
+      .filter((j) => j !== i && current.at[2 * j]! >= 0 && this.takesHands(j))
+      .sort((a, b) => Math.abs(current.at[2 * a]! - at) - Math.abs(current.at[2 * b]! - at))
+    const j = others[Math.min(below(random, 3), others.length - 1)]
+    if (j === undefined) return
+    const before = current.at[2 * j]! < at
+    candidate.priority[i] = candidate.priority[j]! + (before ? 0.5 : -0.5)
+    const who = candidate.cook[WISHES * j + this.handsPhase(j)]!
+    if (random() < 0.7) candidate.cook.fill(who, WISHES * i, WISHES * (i + 1))
+    if (!before) candidate.floor[2 * i] = Math.max(0, current.at[2 * j]! - model.activities[i]!.min)
+  }
+
+  private takesHands(i: number): boolean {
+    return this.model.activities[i]!.modes.some((m) =>
+      m.phases.some((p) => p.hands && p.min > BRIEF),
+    )
+  }
+
+  private handsPhase(i: number): number {
+    const k = this.model.activities[i]!.modes[0]!.phases.findIndex((p) => p.hands)
+    return Math.min(WISHES - 1, Math.max(0, k))
   }
 
   private shiftOne(candidate: Genes, length: number): void {

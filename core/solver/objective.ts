@@ -1,4 +1,4 @@
-import { handsSpread } from '../plan'
+import { BRIEF, handsSpread, switches } from '../plan'
 import { ownValue, type ObjectiveName } from '../problem'
 import type { PlanBody } from './emit'
 import { isOver, NEVER, type Model } from './model'
@@ -49,6 +49,8 @@ function valueOf(
       return body.heats.length - new Set(body.heats.map((h) => h.station)).size
     case 'lateStart':
       return counted.length ? -Math.min(...counted.map((r) => r.start)) : 0
+    case 'switches':
+      return switches(hands(model, body, counted).filter((h) => !h.chore))
   }
 }
 
@@ -58,6 +60,8 @@ interface HandsWork {
   to: number
   /** Seconds that a step needs of it at least. */
   least: number
+  dish: string | undefined
+  chore: boolean
 }
 
 /** All hands work that counts. Work on what runs on aside does not. */
@@ -67,13 +71,17 @@ function hands(model: Model, body: PlanBody, counted: PlanBody['activities']): H
     from,
     to,
     least: to - from,
+    dish: undefined,
+    chore: true,
   }))
   for (const run of counted) {
     const activity = model.problem.activities[model.indexOf.get(run.id)!]!
     const { phases } = activity.modes.find((m) => m.id === run.mode)!
     run.phases.forEach((p, k) => {
       const { hands, seconds } = phases[k]!
-      if (hands) out.push({ cook: p.cook!, from: p.from, to: p.to, least: seconds[0] })
+      if (!hands) return
+      const { cook, from, to } = p
+      out.push({ cook: cook!, from, to, least: seconds[0], dish: activity.dish, chore: false })
     })
   }
   return out
@@ -90,6 +98,8 @@ export function valuesOfSchedule(model: Model, schedule: Schedule): number[] {
   const first = model.cooks.map(() => NEVER)
   const last = model.cooks.map(() => 0)
   let busy = 0
+  const asked = model.problem.objective.includes('switches')
+  const stays: Parameters<typeof switches>[0][number][] = []
   const work = (cook: number, from: number, to: number) => {
     if (from < first[cook]!) first[cook] = from
     if (to > last[cook]!) last[cook] = to
@@ -102,8 +112,13 @@ export function valuesOfSchedule(model: Model, schedule: Schedule): number[] {
     if (start[i]! < earliest) earliest = start[i]!
     const { phases } = a.modes[schedule.mode[i]!]!
     const runs = schedule.phases[i]!
+    const { dish } = model.problem.activities[i]!
     for (let k = 0; k < runs.length; k++)
-      if (phases[k]!.hands) work(runs[k]!.cook, runs[k]!.from, runs[k]!.to)
+      if (phases[k]!.hands) {
+        const { cook, from, to } = runs[k]!
+        work(cook, from, to)
+        if (asked && to - from > BRIEF) stays.push({ cook: String(cook), from, to, dish })
+      }
   }
   for (const station of schedule.stations)
     for (const c of station.chores) work(c.cook, c.from, c.to)
@@ -127,6 +142,8 @@ export function valuesOfSchedule(model: Model, schedule: Schedule): number[] {
         }, 0)
       case 'lateStart':
         return earliest < NEVER ? -earliest : 0
+      case 'switches':
+        return switches(stays)
     }
   })
 }

@@ -1,3 +1,4 @@
+import { BRIEF } from '../plan'
 import { CookChoice } from './cookChoice'
 import { WISHES } from './genes'
 import { NEVER, type MActivity, type MMode, type MPhase } from './model'
@@ -110,7 +111,7 @@ export class PhaseRuns {
     const { schedule } = this
     this.cook = -1
     const { heat } = phase
-    const { spare } = schedule.genes
+    const { spare, patience, inOrder } = schedule.genes
     const oven = heat ? schedule.ovens[this.picks[heat.need]!.station.station.index] : undefined
     for (;;) {
       const before = t
@@ -119,19 +120,25 @@ export class PhaseRuns {
       if (!phase.hands && !phase.watch) return t
       let best = NEVER
       let least = Infinity
+      const waits = phase.hands && phase.cooks.includes(preferred) ? patience : 0
+      const long = inOrder && phase.hands && seconds > BRIEF
       for (const c of phase.cooks) {
-        const limit = Math.min(latest, best)
+        // Whoever is to do it may come later than somebody else, by so much.
+        const handicap = c === preferred ? waits : 0
+        const limit = Math.min(latest, best + handicap)
+        const from = long ? Math.max(t, schedule.cooks[c]!.lastHands) : t
         const at = schedule.cooks[c]!.slot(
-          t,
+          from,
           limit,
           seconds,
           phase.attention,
           phase.hands,
           activity.hygiene,
         )
-        if (at > best) continue
+        if (at > best + handicap) continue
+        if (waits && c !== preferred && this.cook === preferred && at > best - waits) continue
         const cost = spare || phase.watch ? this.choice.cost(c, phase, at, seconds) : 0
-        if (at < best || c === preferred || (this.cook !== preferred && cost < least)) {
+        if (at < best || c === preferred || handicap || (this.cook !== preferred && cost < least)) {
           best = at
           least = cost
           this.cook = c

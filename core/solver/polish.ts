@@ -1,8 +1,12 @@
 import type { PlanBody } from './emit'
 import { isGoal } from './learn/goals'
 import { Learner } from './learn/learner'
+import { LARGE } from './learn/sessionModel'
 import type { Model } from './model'
 import type { Random } from './random'
+
+/** What comes between two steps is known only where most pairs of them have an order. */
+const EVERY_PAIR = { hands: 64, large: LARGE, uses: 8 }
 
 /**
  * The objectives after the first, one after the other: each is made small by clause learning
@@ -51,10 +55,12 @@ export class Polisher {
     this.turnTo(values)
     if (this.done) return undefined
     const { length } = this.model.activities
+    const switching = this.model.problem.objective[this.stage] === 'switches'
     if (!this.learner && this.expired(Learner.building(length))) return undefined
     this.learner ??= new Learner(this.model, this.random, {
       plan: body,
-      aim: { objective: this.stage, plan: body },
+      ...(switching ? { scope: EVERY_PAIR } : {}),
+      aim: { objective: this.stage, plan: body, most: this.before },
     })
     const { learner } = this
     learner.expired = this.expired
@@ -70,7 +76,7 @@ export class Polisher {
     const last = this.stage + 1 >= this.model.problem.objective.length
     // Whether it could be less may be as hard to say as whether the session could be shorter.
     if (learner.exhausted) this.begin(this.stage + 1, values)
-    else if (!last && this.fruitless > patience) {
+    else if (!last && this.fruitless > patience * (switching ? 3 : 1)) {
       this.skipped = true
       this.begin(this.stage + 1, values)
     }

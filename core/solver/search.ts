@@ -1,4 +1,4 @@
-import { compareValues, type Plan } from '../plan'
+import type { Plan } from '../plan'
 import type { Problem } from '../problem'
 import type { Bound } from './bound'
 import { searchesAll } from './proofScope'
@@ -8,6 +8,7 @@ import type { Standing } from './learn/extract'
 import { Learner } from './learn/learner'
 import { LARGE } from './learn/sessionModel'
 import { buildModel } from './buildModel'
+import { Allowances } from './allowances'
 import { changesFrom } from './changes'
 import { withAskedWashes } from './askedWashes'
 import { Construction } from './construction'
@@ -25,8 +26,6 @@ import { Schedule } from './schedule'
 
 /** What each step changed from an earlier plan counts for, in seconds of an objective. */
 const CHANGE = 60
-/** Weight of each further objective against the one before it, while searching. */
-const STEP = 0.02
 /** A second of lateness weighs as much as this many of the first objective. */
 const LATE = 50
 /** Decodes without improvement after which a proven optimum is thought as good as it gets. */
@@ -113,6 +112,11 @@ export class Search {
   private bounded = false
   private readonly searchesAll: boolean
   private readonly first: FirstObjective
+  private readonly allowances: Allowances
+  /** The best value found of the first objective; with an allowance the best plan may have more. */
+  private shortest = Infinity
+  /** The values of the plan that has it: the best without any allowance. */
+  strict: number[] | undefined
   /** Attempts to place something after which a schedule is given up. */
   private attempts = Infinity
 
@@ -129,6 +133,7 @@ export class Search {
     this.searchesAll = searchesAll(problem)
     this.infeasible = contradiction(this.model)
     this.first = firstObjective(this.model)
+    this.allowances = new Allowances(problem, previous ? 1 : 0)
     this.bound.value = this.first.least
     this.random = seeded(seed)
     this.schedule = new Schedule(this.model)
@@ -182,14 +187,37 @@ export class Search {
    * better has turned up for long.
    */
   get finished(): boolean {
-    const { best, polisher, model } = this
-    if (!best || !this.provenOptimal) return false
+    const { allowances, best, polisher, model } = this
+    if (!best || !this.provenOptimal || allowances.turn < allowances.turns) return false
     const idle = this.sinceBest > POLISH || model.activities.length === 0
-    return idle || polisher.provenWith(best.values)
+    return idle || polisher.provenWith(allowances.within(best.values))
   }
 
   get provenOptimal(): boolean {
-    return this.best !== undefined && this.best.values[0] === this.bound.value
+    return this.best !== undefined && this.shortest === this.bound.value
+  }
+
+  /** The best value found of the first objective, as the contract words it. */
+  get shortestInContract(): number | undefined {
+    return this.best && inContract(this.first.name, this.shortest)
+  }
+
+  /**
+   * Says how much of the time is over, as a share, where that is known: allowances are made use of once
+   * what they are measured by has been looked for long enough.
+   */
+  elapsed(share: number): void {
+    const { allowances, best } = this
+    if (!best || allowances.turn >= allowances.turns) return
+    const due = share >= (allowances.turn + 1) / (allowances.turns + 1)
+    const settled = allowances.turn === 0 ? this.provenOptimal : false
+    if (!due && !settled && this.sinceBest <= POLISH) return
+    allowances.next(best.values)
+    this.learner = undefined
+    this.sinceBest = 0
+    this.annealing.energy = Infinity
+    this.follow(best.body)
+    this.decode(true)
   }
 
   /** The bound as the contract words it: of the start, which is to be late, no plan has more. */
@@ -233,7 +261,7 @@ export class Search {
   /** Whether this step learns: once there has been time for plain construction. */
   private get learns(): boolean {
     const { activities } = this.model
-    if (!this.first.learned || !activities.length) return false
+    if (!this.first.learned || !activities.length || this.allowances.turn > 0) return false
     if (this.provenOptimal || this.learner?.exhausted) return false
     if (this.best && this.ruledOut === this.best) return false
     const stuck = this.model.facts !== undefined && this.annealing.energy === Infinity
@@ -254,9 +282,9 @@ export class Search {
     const { activities, facts } = this.model
     if (!this.first.learned) return false
     if (!this.best || activities.length > LARGE) return false
-    if (this.polisher.doneWith(this.best.values)) return false
+    if (this.polisher.doneWith(this.allowances.within(this.best.values))) return false
     if (facts || this.previous) return false
-    return this.provenOptimal
+    return this.provenOptimal || this.allowances.turn > 0
       ? this.iterations % 2 === 0
       : this.sinceBest > Math.max(STALE, this.iterations / 2) && this.iterations % 12 === 1
   }
@@ -269,7 +297,8 @@ export class Search {
       this.sinceBest += POLISH_LESSON - 1
     }
     polisher.expired = this.expired
-    const body = polisher.learn(best!.body, best!.values, LESSON, patience)
+    const values = this.allowances.within(best!.values)
+    const body = polisher.learn(best!.body, values, LESSON, patience)
     return body !== undefined && this.takeUp(body)
   }
 
@@ -353,18 +382,30 @@ export class Search {
   }
 
   private offer(found: PlanBody, valued: number[]): boolean {
-    if (this.best && compareValues(valued, this.best.values) >= 0) return false
+    if (!this.isBetter(valued)) return false
     const body = withAskedWashes(this.model, found)
     const values = body === found ? valued : this.valuesOf(body)
     // Whatever a fault of construction may be: what breaks a rule is no plan.
     if (breachesOf(this.model, body) > 0) return false
+    const stricter = this.allowances.turn === 0 || values[0]! < this.shortest
+    if (stricter) this.strict = values
+    this.shortest = Math.min(this.shortest, values[0]!)
+    this.allowances.tell(values)
+    if (this.best && this.allowances.compare(values, this.best.values) >= 0) return false
     this.best = { body, values }
     this.sinceBest = 0
     if (this.first.name === 'lateStart' && this.first.learned && !this.model.facts) {
       const late = postponed(body, 0 - this.bound.value, (b) => breachesOf(this.model, b) === 0)
       this.best = { body: late, values: this.valuesOf(late) }
+      this.shortest = Math.min(this.shortest, this.best.values[0]!)
     }
     return true
+  }
+
+  /** Whether a plan of such values is better, or as good as none before in what comes first. */
+  private isBetter(values: readonly number[]): boolean {
+    const { best } = this
+    return !best || values[0]! < this.shortest || this.allowances.compare(values, best.values) < 0
   }
 
   private follow(body: Standing): void {
@@ -378,7 +419,7 @@ export class Search {
     const constructing = !ready && this.construct()
     const leaving = !ready && !constructing && annealing.turn(this.iterations)
     if (leaving) this.moves.kick(candidate, current)
-    else if (!ready && !constructing) this.moves.change(candidate, current)
+    else if (!ready && !constructing) this.moves.change(candidate, current, this.gathers)
     const before = schedule.work
     if (!schedule.decode(candidate, ready ? Infinity : this.attempts)) {
       if (leaving) annealing.giveUp()
@@ -391,12 +432,18 @@ export class Search {
     const plain = !this.model.facts && !this.previous
     const body = plain ? undefined : planBody(this.model, schedule)
     const values = body ? this.valuesOf(body) : valuesOfSchedule(this.model, schedule)
-    const energy = LATE * late + weighted(values)
+    const energy = LATE * late + this.allowances.weighted(values, this.best?.values)
     if (constructing) construction.tell(energy, candidate, energy < annealing.energy)
     if (leaving || annealing.accepts(energy, constructing, this.iterations))
       annealing.accept(energy, schedule)
-    if (late > 0 || (this.best && compareValues(values, this.best.values) >= 0)) return false
+    if (late > 0 || !this.isBetter(values)) return false
     return this.offer(body ?? planBody(this.model, schedule), values)
+  }
+
+  /** Whether fewer changes of dish are what is wanted now. */
+  private get gathers(): boolean {
+    const { allowances, model } = this
+    return allowances.turn > 0 && model.problem.objective.includes('switches')
   }
 
   /** The next of the first schedules, while there are any. */
@@ -407,14 +454,4 @@ export class Search {
       if (construction.next(this.constructed++, candidate, current)) return true
     return false
   }
-}
-
-const weighted = (values: number[]) => {
-  let weight = 1
-  let sum = 0
-  for (const v of values) {
-    sum += weight * v
-    weight *= STEP
-  }
-  return sum
 }

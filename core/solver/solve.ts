@@ -48,6 +48,8 @@ export interface Run {
    * or is no better than the best here.
    */
   receive: (plan: Plan) => boolean
+  /** The values of the best plan found without making use of an allowance, less being better. */
+  strict: () => readonly number[] | undefined
   /** In words, what the proven bound rests on. */
   boundWords: () => string
   iterations: () => number
@@ -78,6 +80,7 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
           : search.provenOptimal
             ? 'optimal'
             : 'feasible',
+      shortest: search.shortestInContract ?? 0,
       bound: search.boundInContract,
       seed,
       elapsedMs: options.seconds === undefined && options.iterations ? 0 : clock() - began,
@@ -89,6 +92,9 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
     search.finished ||
     search.iterations >= iterations ||
     options.signal?.aborted === true
+
+  const shareOf = (now: number) =>
+    Math.max(search.iterations / iterations, (now - began) / (until - began))
 
   const end = () => {
     search.settleBound()
@@ -105,6 +111,7 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
       const pause = Math.min(until, clock() + milliseconds)
       for (;;) {
         if (done()) return end()
+        search.elapsed(shareOf(clock()))
         if (search.step()) options.onImprovement?.(plan())
         const now = clock()
         if (now >= until) return end()
@@ -113,6 +120,7 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
     },
     plan,
     receive: (found) => search.receive(found),
+    strict: () => search.strict,
     boundWords: () => boundWords(search.bound),
     iterations: () => search.iterations,
     stability: () => {

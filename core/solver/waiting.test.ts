@@ -28,6 +28,7 @@ function inOrder(input: Partial<ProblemInput>, urgency: number) {
   const plan = {
     ...solve(problem, { iterations: 1 }),
     ...body,
+    shortest: body.makespan,
     status: 'feasible' as const,
     bound: 0,
   }

@@ -13,8 +13,17 @@ export function checkVerdict({ plan, placed, problem, report }: Context): void {
   if (plan.makespan !== makespan) say(`says makespan ${plan.makespan}, it is ${makespan}`)
   const first = problem.objective[0]!
   const value = objectiveValue(problem, plan, first)
-  if (wantsMore(first) ? plan.bound < value : plan.bound > value)
+  const beats = (a: number, b: number) => (wantsMore(first) ? a > b : a < b)
+  if (beats(value, plan.bound))
     say(`has a bound of ${plan.bound} that its ${first} of ${value} beats`)
-  if (plan.status === 'optimal' && plan.bound !== value)
-    say(`is called optimal with ${first} ${value} and bound ${plan.bound}`)
+  // Files from before there were allowances do not say what was the best.
+  const best = plan.shortest ?? value
+  const allowance = problem.allowance?.[first] ?? 0
+  if (beats(value, best)) say(`says that ${best} is the best ${first}, its own is ${value}`)
+  if (beats(best, plan.bound))
+    say(`has a bound of ${plan.bound} that its best ${first} ${best} beats`)
+  if (Math.abs(value - best) > allowance)
+    say(`has a ${first} of ${value}, ${Math.abs(value - best)} from the best of ${best}`)
+  if (plan.status === 'optimal' && plan.bound !== best)
+    say(`is called optimal with ${first} ${best} and bound ${plan.bound}`)
 }

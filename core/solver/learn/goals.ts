@@ -3,6 +3,7 @@ import type { Code } from './trail'
 import { allOf, ALWAYS, anyOf, NEVER_SO, not } from './codes'
 import { Linear } from './linear'
 import type { LWash, SessionModel, Touch } from './sessionModel'
+import { switchCount } from './switching'
 import { washSeconds } from './washing'
 
 export type Goal = Exclude<ObjectiveName, 'heatChanges'>
@@ -33,6 +34,8 @@ export function goalVariable(session: SessionModel, objective: Goal, drawn = fal
       return cost(session)
     case 'lateStart':
       return lateStart(session)
+    case 'switches':
+      return switchCount(session)
   }
 }
 

@@ -12,7 +12,7 @@ import { addExclusions } from './exclusion'
 import { bodyOf, standingIn, type Standing } from './extract'
 import { goalVariable, isGoal, type Goal } from './goals'
 import { valuesOf } from './hints'
-import { Neighbourhood, type Held } from './neighbourhood'
+import { Neighbourhood, type Around, type Held } from './neighbourhood'
 import { addPause, missingPauses, plannedPauses } from './pauses'
 import { horizonOf, latestBeginning } from './horizon'
 import { buildSessionModel, type Scope, type SessionModel } from './sessionModel'
@@ -21,6 +21,9 @@ import { buildSessionModel, type Scope, type SessionModel } from './sessionModel
 const LATE: ReadonlySet<Goal> = new Set(['handsSpread', 'lateStart'])
 
 const MAKESPAN: readonly Goal[] = ['makespan']
+
+/** What it pays to search around, other than anything. */
+const AROUND: Partial<Record<Goal, Around>> = { handsSpread: 'ends', switches: 'changes' }
 
 /** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
 const EXPLORE = [0, 0.05, 0.2, 0.4]
@@ -58,9 +61,9 @@ export interface LearnerOptions {
   scope?: Scope
   /**
    * Which of the problem's objectives (`isGoal`, as all before it), of plans that are as good as
-   * this one in all before it; by default the makespan, whatever the objectives.
+   * this one in all before it, or of the values of `most`; by default the makespan, whatever the objectives.
    */
-  aim?: { objective: number; plan?: PlanBody | undefined }
+  aim?: { objective: number; plan?: PlanBody | undefined; most?: readonly number[] }
   /** Puts a solution that breaks a rule together anew, in its order: a better plan, if it is one. */
   mend?: (solution: Standing) => PlanBody | undefined
 }
@@ -118,9 +121,14 @@ export class Learner {
     this.name = names.at(-1)!
     this.goal = goals.at(-1)!
     engine.reserve(spareFor(this.session))
+    const mostOf = (name: Goal) =>
+      Math.max(
+        this.valueOf(aim!.plan!, name),
+        aim!.most?.[problem.objective.indexOf(name)] ?? -Infinity,
+      )
     if (!engine.seal()) this.exhausted = true
     for (const [k, goal] of goals.slice(0, -1).entries())
-      if (!this.exhausted && !engine.require(2 * goal + 1, -this.valueOf(aim!.plan!, names[k]!)))
+      if (!this.exhausted && !engine.require(2 * goal + 1, -mostOf(names[k]!)))
         this.exhausted = true
     this.decisions = new Decisions(this.session, model, LATE.has(this.name))
     this.near = new Neighbourhood(this.session, model, random, this.decisions)
@@ -192,7 +200,8 @@ export class Learner {
   improve(conflicts: number): PlanBody | undefined {
     if (this.exhausted) return undefined
     const { demand, near } = this
-    if (!demand.again) this.free = near.pick(demand.share, this.length, this.name === 'handsSpread')
+    if (!demand.again)
+      this.free = near.pick(demand.share, this.length, AROUND[this.name] ?? 'anything')
     const less = demand.less(this.best, this.bound)
     const held = near.around(this.free)
     const outcome = this.search(this.below(less), held, conflicts, demand.times)

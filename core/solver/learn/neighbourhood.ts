@@ -1,3 +1,4 @@
+import { BRIEF } from '../../plan'
 import type { Model } from '../model'
 import { below, type Random } from '../random'
 import { ALWAYS } from './codes'
@@ -5,8 +6,11 @@ import type { Decisions } from './decisions'
 import type { Code } from './trail'
 import type { OrderEnd, SessionModel, Touch } from './sessionModel'
 
-/** How often what is free lies together in time: in general, and where only two ends of it count. */
-const NEAR = [0.4, 0.7]
+/** What a neighbourhood lies around: anything, where a cook's work begins or ends, or a change of dish. */
+export type Around = 'anything' | 'ends' | 'changes'
+
+/** How often what is free lies together in time: of all, only the ends of it count, or its changes. */
+const NEAR = { anything: 0.4, ends: 0.7, changes: 0.6 }
 
 /** Literals to be held as far as they can be: (side, value). */
 export type Held = [number, number][]
@@ -89,22 +93,41 @@ export class Neighbourhood {
     return code === ALWAYS || (code >= 0 && this.values[code >> 1] === 1 - (code & 1))
   }
 
-  private centre(length: number, ends: boolean): number {
+  private centre(length: number, around: Around): number {
     const { model, random } = this
     const anywhere = random() * length
-    if (!ends || random() < 0.2) return anywhere
+    if (around === 'anything' || random() < 0.2) return anywhere
     const list = this.touchesOf(below(random, model.cooks.length))
     if (!list.length) return anywhere
+    if (around === 'changes') {
+      const [, after] = this.changeOf(list)
+      return after ? this.values[after.s]! : anywhere
+    }
     return random() < 0.5
       ? Math.min(...list.map((t) => this.values[t.s]!))
       : Math.max(...list.map((t) => this.values[t.e]!))
   }
 
-  /**
-   * Activities to leave free: such a share of all, of a plan of such a length. `ends`: mostly around
-   * where the work of a cook begins or ends.
-   */
-  pick(share: number, length: number, ends: boolean): Set<number> {
+  /** Two stays of one cook at different dishes, one after the other; nothing where there are none. */
+  private changeOf(list: Touch[]): [] | [Touch, Touch] {
+    const stays = list
+      .filter((t) => t.activity >= 0 && t.least > BRIEF)
+      .sort((a, b) => this.values[a.s]! - this.values[b.s]!)
+    const changes = stays.flatMap((t, k) => {
+      const before = stays[k - 1]
+      return before && this.dishOf(before.activity) !== this.dishOf(t.activity) ? [k] : []
+    })
+    if (!changes.length) return []
+    const k = changes[below(this.random, changes.length)]!
+    return [stays[k - 1]!, stays[k]!]
+  }
+
+  private dishOf(activity: number): string | undefined {
+    return this.model.problem.activities[activity]!.dish
+  }
+
+  /** Activities to leave free: such a share of all, of a plan of such a length, mostly around something. */
+  pick(share: number, length: number, about: Around): Set<number> {
     const { model, random, session } = this
     const n = model.activities.length
     const wanted = Math.min(n, Math.max(3, Math.round(n * share)))
@@ -112,16 +135,22 @@ export class Neighbourhood {
     // Of a large session only what lies together: the order of the rest was never asked for.
     const kind = session.partial ? 0 : random()
     const startOf = (i: number) => this.values[session.activities[i]?.start ?? 0]!
-    if (kind < NEAR[ends ? 1 : 0]!) {
-      const centre = this.centre(length, ends)
+    if (kind < NEAR[about]) {
+      const centre = this.centre(length, about)
       const order = model.activities
         .map((a) => a.index)
         .sort((a, b) => Math.abs(startOf(a) - centre) - Math.abs(startOf(b) - centre))
       for (const i of order.slice(0, wanted)) free.add(i)
     } else if (kind < 0.8 || !session.places.length) {
       const dishes = [...new Set(model.problem.activities.map((a) => a.dish ?? a.id))]
+      if (about === 'changes')
+        for (const t of this.changeOf(this.touchesOf(below(random, model.cooks.length)))) {
+          const k = dishes.indexOf(this.dishOf(t.activity) ?? '')
+          if (k >= 0) dishes.unshift(...dishes.splice(k, 1))
+        }
+      let named = about === 'changes' ? 2 : 0
       while (free.size < wanted && dishes.length) {
-        const [dish] = dishes.splice(below(random, dishes.length), 1)
+        const [dish] = dishes.splice(named-- > 0 ? 0 : below(random, dishes.length), 1)
         model.problem.activities.forEach((a, i) => {
           if ((a.dish ?? a.id) === dish) free.add(i)
         })

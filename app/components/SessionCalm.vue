@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { KeptPlan } from '~~/core/household'
+import { CALM, sessionSchema, type Calm, type CompiledSession, type Session } from '~~/core/session'
+import { counted } from '~~/core/quantity'
+import { spanText } from '~/composables/useClock'
+import { numberTyped } from '~/composables/useFields'
+
+/** How often the cooks may be sent from dish to dish, and what fewer changes cost. */
+const props = defineProps<{
+  session: Session
+  compiled: CompiledSession | undefined
+  /** The plan on the page, where there is one. */
+  shown: KeptPlan | undefined
+}>()
+const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
+
+const WORDS = { shortest: 'as short as can be', calm: 'calm', 'very calm': 'very calm' } as const
+const percent = computed(() => props.session.calm ?? CALM.calm)
+const names = Object.keys(CALM) as Calm[]
+const items = computed(() => [
+  ...names.map((name) => ({ value: CALM[name] as number, title: WORDS[name] })),
+  ...(names.some((name) => CALM[name] === percent.value)
+    ? []
+    : [{ value: percent.value, title: 'as you say' }]),
+])
+const wrong = ref<string>()
+const set = (calm: number) => emit('change', (s) => ({ ...s, calm }))
+function type(typed: string) {
+  wrong.value = undefined
+  const calm = numberTyped(typed)
+  if (sessionSchema.shape.calm.safeParse(calm).success && !Number.isNaN(calm)) set(calm)
+  else wrong.value = `"${typed}" is not a share. Allowed: 0 to 30 percent, in whole numbers.`
+}
+
+/** What the plan on the page costs and gains against the shortest one that was found. */
+const words = computed(() => {
+  const { shown, compiled } = props
+  const at = compiled?.problem.objective.indexOf('switches') ?? -1
+  const changes = shown?.values?.[at]
+  if (!shown || changes === undefined) return undefined
+  const now = `${counted(changes, 'change')} of dish`
+  const before = shown.strict?.[at]
+  if (before === undefined || before <= changes) return `${now}.`
+  const longer = shown.plan.makespan - shown.strict![0]!
+  const price = longer >= 30 ? `${spanText(longer)} longer` : 'no longer'
+  return `${now}: ${before - changes} fewer, and ${price}, than the shortest plan found.`
+})
+</script>
+
+<template>
+  <div class="calm">
+    <div class="fields">
+      <PickField label="The plan is to be" :value="percent" :items="items" @pick="set" />
+      <TypedField
+        label="At most longer"
+        class="share"
+        :value="percent"
+        inputmode="numeric"
+        unit="%"
+        aria-label="At most longer, in percent"
+        :aria-invalid="wrong !== undefined"
+        @commit="type"
+      />
+    </div>
+    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+    <p v-else-if="words" class="quiet" data-test="calm">{{ words }}</p>
+  </div>
+</template>
+
+<style scoped>
+.calm {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  margin-top: 10px;
+  font-size: 0.9rem;
+}
+.fields {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 6.5em;
+  gap: 8px;
+}
+</style>
