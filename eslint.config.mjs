@@ -17,6 +17,7 @@ const ROOMS = [
   'solver',
   'session',
   'guide',
+  'rehearsal',
   'board',
   'logbook',
   'household',

@@ -16,22 +16,16 @@ const USAGE = `usage:
               [--out SESSION.json]    recipes in any form that read takes
   cadrum list SESSION.json PLAN.json [--json]
   cadrum read FILE [--out RECIPE.json]     text, HTML, JSON-LD, CSV or our own JSON; - is standard input
+  cadrum rehearse PROBLEM.json PLAN.json [--runs 1000] [--seed 1] [--policy follow|replan|distracted]
+              [--noise 1] [--json]    how it goes with people: when they finish, what holds them up
   cadrum formats FOLDER`
 
 const [command, ...rest] = process.argv.slice(2)
-const commands = { plan, check, compile, session, list, read, formats }
+const commands = { plan, check, compile, session, list, read, rehearse, formats }
 if (!commands[command]) fail(USAGE)
 // With several threads it is they who plan: this one compiles little that is worth keeping.
 const threaded = rest.some((arg) => arg.startsWith('--threads'))
 const core = await loadCore('core/cli.ts', threaded ? 'threads' : command)
-try {
-  process.exitCode = await commands[command](rest)
-} catch (error) {
-  // A fault of ours, in words: a stack helps nobody at the stove.
-  console.error(`cadrum ${command} failed, which is a fault of ours: ${error.message}`)
-  process.exitCode = 5
-}
-
 async function plan(args) {
   const { files, flags } = parse(args, [
     'seconds',
@@ -134,6 +128,56 @@ function session(args) {
     unwrap(core.sessionFrom({ kitchen, recipes, batches, start: flags.start ?? tomorrow() })),
     flags.out,
   )
+  return 0
+}
+
+/** Quantiles that are printed, and how many steps and waits. */
+const SHARES = [0.1, 0.5, 0.8, 0.9, 0.95]
+const MOST_TOLD = 10
+
+function rehearse(args) {
+  const { files, flags } = parse(args, ['runs', 'seed', 'policy', 'noise'], ['json'])
+  if (files.length !== 2) fail(USAGE)
+  const problem = unwrap(core.readProblem(readJson(files[0])))
+  const given = unwrap(core.readPlan(readJson(files[1])))
+  const policy = flags.policy ?? 'follow'
+  if (!core.POLICIES.includes(policy))
+    fail(`--policy: "${policy}" is none; allowed: ${core.POLICIES.join(', ')}`)
+  const breaches = core.checkPlan(problem, given)
+  if (breaches.length) {
+    for (const breach of breaches) console.error(core.breachText(breach))
+    fail('the plan breaks rules of the problem, and only a plan that keeps them can be followed')
+  }
+  if (!given.activities.length) fail('there is nothing in the plan to rehearse')
+  const noise = number(flags, 'noise', 1, 0)
+  if (noise > 5) fail('--noise: at most 5')
+  const found = core.rehearse(problem, given, {
+    runs: whole(flags, 'runs', 1000, 1),
+    seed: whole(flags, 'seed', 1, -2147483648),
+    policy,
+    noise,
+  })
+  const quantiles = Object.fromEntries(SHARES.map((q) => [q, core.quantile(found.finishes, q)]))
+  const { finishes: _, ...told } = found
+  if (flags.json) return print({ ...told, quantiles })
+  const share = (x) => `${Math.round(100 * x)} %`
+  console.log(`planned ${found.planned} s; ${found.runs} runs, ${policy}`)
+  for (const q of SHARES) console.log(`${share(q)} of runs are finished by ${quantiles[q]} s`)
+  if (found.replans > 0)
+    console.log(
+      `planned anew ${found.replans.toFixed(1)} times a run, in vain ${found.stuck.toFixed(1)} times`,
+    )
+  console.log(`waits that are too long: ${found.brokenPerHundred.toFixed(0)} in a hundred runs`)
+  for (const { between, share: of, seconds } of found.waits.slice(0, MOST_TOLD))
+    console.log(`  ${between.join(' to ')}: in ${share(of)} of runs, by ${Math.round(seconds)} s`)
+  console.log('what makes it late, in seconds on average:')
+  for (const { activity, seconds, share: of } of found.late.slice(0, MOST_TOLD))
+    console.log(`  ${activity}: ${Math.round(seconds)} s, in ${share(of)} of runs`)
+  return 0
+}
+
+function print(value) {
+  console.log(JSON.stringify(value, null, 2))
   return 0
 }
 
@@ -255,4 +299,12 @@ function write(value, out) {
 function fail(message) {
   console.error(message)
   process.exit(2)
+}
+
+try {
+  process.exitCode = await commands[command](rest)
+} catch (error) {
+  // A fault of ours, in words: a stack helps nobody at the stove.
+  console.error(`cadrum ${command} failed, which is a fault of ours: ${error.message}`)
+  process.exitCode = 5
 }

@@ -130,6 +130,43 @@ describe('the command line', () => {
     expect(refused.stderr).toMatch(/deadline/)
   })
 
+  it('makes a session of a recipe, beginning at nine tomorrow where nothing else is said', () => {
+    const recipe = file(
+      'soup.txt',
+      'Soup\nServes 2\n\n500 g leeks\n\nSlice the leeks. Simmer for 20 minutes.',
+    )
+    const made = run('session', '--kitchen', 'one-oven-four-burners', recipe)
+    expect([made.status, made.stderr]).toEqual([0, ''])
+    const { session } = JSON.parse(made.stdout) as { session: { start: string } }
+    expect(session.start).toMatch(/^\d{4}-\d\d-\d\dT09:00$/)
+  })
+
+  it('rehearses a plan, in words and for other programs, and says what it cannot follow', () => {
+    const plan = join(folder, 'followed.json')
+    run('plan', example('problem'), '--iterations', '50', '--out', plan)
+    const { makespan } = JSON.parse(readFileSync(plan, 'utf8')) as { makespan: number }
+    const still = run('rehearse', example('problem'), plan, '--runs', '3', '--noise', '0', '--json')
+    expect([still.status, still.stderr]).toEqual([0, ''])
+    const told = JSON.parse(still.stdout) as { quantiles: Record<string, number> }
+    expect(Object.values(told.quantiles)).toEqual([1, 2, 3, 4, 5].map(() => makespan))
+    const words = run('rehearse', example('problem'), plan, '--runs', '50')
+    expect(words.stdout).toMatch(
+      /^planned \d+ s; 50 runs, follow\n10 % of runs are finished by \d+ s/,
+    )
+    const later = file('later.json', {
+      ...(JSON.parse(readFileSync(plan, 'utf8')) as object),
+      makespan: makespan + 1,
+    })
+    for (const [args, said] of [
+      [[plan, '--policy', 'dance'], 'allowed: follow, replan, distracted'],
+      [[plan, '--runs', '0'], 'a whole number from 1 up'],
+      [[later], 'only a plan that keeps them can be followed'],
+    ] as const) {
+      const refused = run('rehearse', example('problem'), ...args)
+      expect([refused.status, refused.stderr.includes(said)]).toEqual([2, true])
+    }
+  })
+
   it('compiles a session file into a problem', () => {
     const session = file('session.json', {
       format: 'cadrum/session-file@1',

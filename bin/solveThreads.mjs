@@ -39,17 +39,22 @@ export async function solveThreads(problem, { seconds, seed, threads }) {
   } finally {
     await Promise.all(workers.map((w) => w.terminate()))
   }
-  return bestOf(ends)
+  return bestOf(problem, ends)
 }
 
-/** The proof if there is one, else the shortest plan with the highest bound that anybody proved. */
-function bestOf(ends) {
-  const proven = ends.find((e) => e.status === 'optimal' || e.status === 'infeasible')
-  if (proven) return proven
+/** A proof that there is none, else the best plan with the highest bound that anybody proved. */
+async function bestOf(problem, ends) {
+  const infeasible = ends.find((e) => e.status === 'infeasible')
+  if (infeasible) return infeasible
   const planned = ends.filter((e) => e.activities.length)
   if (!planned.length) return ends[0]
-  const best = planned.reduce((a, b) => (b.makespan < a.makespan ? b : a))
-  return { ...best, bound: Math.max(...ends.map((e) => e.bound)) }
+  const { comparePlans } = await loadCore('core/cli.ts', 'threads')
+  const late = problem.objective[0] === 'lateStart'
+  const [best, furthest] = late ? [Math.max, Math.min] : [Math.min, Math.max]
+  const plan = planned.reduce((a, b) => (comparePlans(problem, b, a) < 0 ? b : a))
+  const shortest = best(...planned.map((e) => e.shortest))
+  const bound = furthest(...ends.map((e) => e.bound))
+  return { ...plan, shortest, bound, status: bound === shortest ? 'optimal' : plan.status }
 }
 
 async function work() {
@@ -70,12 +75,12 @@ async function work() {
     if (stop) stopped = true
     else if (plan) run.receive(plan)
   })
-  let sent = Infinity
+  let sent
   for (let going = true; going;) {
     going = run.advance(50)
     const plan = run.plan()
-    if (plan.activities.length && plan.makespan < sent) {
-      sent = plan.makespan
+    if (plan.activities.length && (!sent || core.comparePlans(problem, plan, sent) < 0)) {
+      sent = plan
       parentPort.postMessage({ better: plan })
     }
     // What the others found is heard between slices.

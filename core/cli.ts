@@ -11,8 +11,9 @@ export { withCautions } from './safety'
 export { instructions, placeWords } from './guide'
 export { readKitchen } from './kitchen'
 export { readProblem } from './problem'
-export { breachText, brokenWords, checkPlan, readPlan } from './plan'
+export { breachText, brokenWords, checkPlan, comparePlans, readPlan } from './plan'
 export { compileSession, readSessionFile, recipesFrom, sessionFrom } from './session'
+export { POLICIES, quantile, rehearse } from './rehearsal'
 export { leastBad, solve, startSolving } from './solver'
 
 /** JSON Schema of every file format, as input: fields with defaults may be left out. */
