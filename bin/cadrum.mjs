@@ -158,8 +158,7 @@ function rehearse(args) {
     noise,
   })
   const quantiles = Object.fromEntries(SHARES.map((q) => [q, core.quantile(found.finishes, q)]))
-  const { finishes: _, ...told } = found
-  if (flags.json) return print({ ...told, quantiles })
+  if (flags.json) return print({ ...found, quantiles })
   const share = (x) => `${Math.round(100 * x)} %`
   console.log(`planned ${found.planned} s; ${found.runs} runs, ${policy}`)
   for (const q of SHARES) console.log(`${share(q)} of runs are finished by ${quantiles[q]} s`)

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { heatText } from '~/composables/useMeasures'
-import { USUAL_RULES, type HouseRules, type Kitchen } from '~~/core/kitchen'
+import { ref } from 'vue'
+import {
+  MOST_BREATHER,
+  MOST_MEAL,
+  USUAL_RULES,
+  type HouseRules,
+  type Kitchen,
+} from '~~/core/kitchen'
+import { numberTyped } from '~/composables/useFields'
 
 defineProps<{ rules: Kitchen['rules'] }>()
 const emit = defineEmits<{ edit: [rules: HouseRules] }>()
@@ -53,6 +61,21 @@ const CHOICES: {
     ],
   },
 ]
+const BREAKS = [
+  { key: 'breather', title: 'For each cook, in every hour', most: MOST_BREATHER },
+  { key: 'meal', title: 'To eat, in four hours or more', most: MOST_MEAL },
+] as const
+const wrong = ref<{ key: string; words: string }>()
+function rest(
+  rules: Kitchen['rules'],
+  { key, title, most }: (typeof BREAKS)[number],
+  typed: string,
+) {
+  wrong.value = undefined
+  const minutes = numberTyped(typed)
+  if (Number.isInteger(minutes) && minutes >= 0 && minutes <= most) set(rules, { [key]: minutes })
+  else wrong.value = { key, words: `${title}: "${typed}" is none. Allowed: 0 to ${most} minutes.` }
+}
 const of = (rules: Kitchen['rules']) => rules ?? USUAL_RULES
 const set = (rules: Kitchen['rules'], patch: Partial<HouseRules>) =>
   emit('edit', { ...of(rules), ...patch })
@@ -76,6 +99,25 @@ const set = (rules: Kitchen['rules'], patch: Partial<HouseRules>) =>
           >
         </v-radio>
       </v-radio-group>
+    </fieldset>
+    <fieldset>
+      <legend>Breaks</legend>
+      <div class="breaks">
+        <TypedField
+          v-for="b in BREAKS"
+          :key="b.key"
+          :label="b.title"
+          :value="of(rules)[b.key]"
+          inputmode="numeric"
+          unit="min"
+          :aria-invalid="wrong?.key === b.key"
+          @commit="rest(rules, b, $event)"
+        />
+      </div>
+      <p v-if="wrong" class="wrong" role="alert">{{ wrong.words }}</p>
+      <p v-else class="quiet">
+        0 for none. Hands are free then; what only wants an eye kept on it goes on.
+      </p>
     </fieldset>
     <fieldset>
       <legend>Caution</legend>
@@ -104,6 +146,15 @@ h2 {
 legend {
   margin-top: 8px;
   font-weight: 650;
+}
+.breaks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  margin-bottom: 4px;
+}
+.breaks > * {
+  width: 15em;
 }
 .rules :deep(.quiet) {
   font-size: 0.88rem;

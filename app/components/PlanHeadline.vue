@@ -4,8 +4,10 @@ import { computed } from 'vue'
 import { chainText, decidingChain, waitingTime, type Handwork } from '~~/core/board'
 import type { KeptPlan } from '~~/core/household'
 import type { Kitchen } from '~~/core/kitchen'
+import type { Rehearsal } from '~~/core/rehearsal'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
+import { honest } from '~/composables/useRehearsal'
 import { dayText } from '~/composables/useMeasures'
 import { inKitchenWords } from '~/composables/useWords'
 import { usePlanning } from '~/stores/planning'
@@ -16,6 +18,9 @@ const props = defineProps<{
   shown: KeptPlan | undefined
   compiled: CompiledSession | undefined
   handwork: Handwork[]
+  /** How it goes with people, once it has been rehearsed; where it is not, nothing is said of it. */
+  people?: Rehearsal | undefined
+  rehearsed?: boolean
 }>()
 const planning = usePlanning()
 
@@ -46,6 +51,8 @@ interface Figure {
   test: string
   value?: string | undefined
   note?: string | undefined
+  /** What is still being done for it once the plan is there. */
+  waits?: string
   /** When it is, where it is an instant. */
   at?: number | undefined
 }
@@ -56,26 +63,44 @@ const figures = computed<Figure[]>(() => {
   const late = props.shown?.least !== undefined
   // Before anything is proven there is nothing to compare with.
   const known = p && (late || optimal || p.bound > 0) ? p : undefined
+  const people = props.people && honest(props.people)
+  const finished: Figure = {
+    name: props.rehearsed ? 'By the plan' : 'Finished at',
+    test: 'finished',
+    value: p && clock(p.makespan),
+    note: p && `${spanText(p.makespan)} in all`,
+    at: p?.makespan,
+  }
   const list: Figure[] = [
-    {
-      name: 'Finished at',
-      test: 'finished',
-      value: p && clock(p.makespan),
-      note: p && `${spanText(p.makespan)} in all`,
-      at: p?.makespan,
-    },
-    {
-      name: 'Hands free at',
-      test: 'hands-free',
-      value: p && clock(handsFree.value),
-      note: 'after the last job',
-      at: handsFree.value,
-    },
+    ...(props.rehearsed
+      ? [
+          {
+            name: 'Finished about',
+            waits: 'being rehearsed',
+            test: 'people',
+            value: people && clock(people.half),
+            note: people && `nine in ten before ${clock(people.most)}`,
+            at: people?.half,
+          },
+        ]
+      : []),
+    finished,
+    ...(p && Math.abs(p.makespan - handsFree.value) >= 60
+      ? [
+          {
+            name: 'Hands free at',
+            test: 'hands-free',
+            value: clock(handsFree.value),
+            note: 'after the last job',
+            at: handsFree.value,
+          },
+        ]
+      : []),
     {
       name: 'Cooks wait',
       test: 'waiting',
       value: p && spanText(waiting.value),
-      note: 'between their first and last job',
+      note: 'between first and last job',
     },
     {
       name: 'Saves you',
@@ -140,9 +165,13 @@ const later = (seconds: number) =>
       <div v-for="f in figures" :key="f.name">
         <dt>{{ f.name }}</dt>
         <dd v-if="f.value === undefined">
-          {{ planning.running ? '…' : '–' }}
+          {{ planning.running || f.waits ? '…' : '–' }}
           <small>{{
-            !plan ? '\u00a0' : planning.running ? 'being worked out' : 'not worked out yet'
+            !plan
+              ? '\u00a0'
+              : planning.running
+                ? 'being worked out'
+                : (f.waits ?? 'not worked out yet')
           }}</small>
         </dd>
         <dd v-else>
@@ -175,7 +204,7 @@ h1 {
 .figures {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 32px;
+  gap: 8px 26px;
 }
 /* As wide as they will be, so that next to nothing moves when they are known. */
 .figures > div {

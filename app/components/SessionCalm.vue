@@ -44,7 +44,7 @@ const words = computed(() => {
   if (before === undefined || before <= changes) return `${now}.`
   const longer = shown.plan.makespan - shown.strict![0]!
   const price = longer >= 30 ? `${spanText(longer)} longer` : 'no longer'
-  return `${now}: ${before - changes} fewer, and ${price}, than the shortest plan found.`
+  return `${now}, ${before - changes} fewer than in the shortest plan found; ${price}.`
 })
 </script>
 

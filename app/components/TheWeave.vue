@@ -16,6 +16,8 @@ const props = defineProps<{
   compiled: CompiledSession
   plan: Plan
   followed: string | undefined
+  /** Where it is being watched: how far it has come, in seconds. */
+  now?: number
 }>()
 
 const ZOOMS = [1.9, 3.4, 5, 8, 14, 22]
@@ -216,8 +218,12 @@ const summary = computed(
             </text>
           </svg>
         </g>
-        <polyline :points="hairline" class="hairline" />
+        <polyline v-if="now === undefined" :points="hairline" class="hairline" />
         <line x1="40" :x2="width" :y1="y(plan.makespan)" :y2="y(plan.makespan)" class="finish" />
+        <g v-if="now !== undefined">
+          <rect x="40" :y="y(now)" :width="width - 40" :height="height" class="ahead" />
+          <line x1="40" :x2="width" :y1="y(now)" :y2="y(now)" class="now" data-test="now-line" />
+        </g>
         <!-- Above all else, so that what stands beside the oven does not hide when to set it. -->
         <text
           v-for="o in ovens"

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { handworkOf } from '~~/core/board'
 import { usePlanShown } from '~/composables/usePlanShown'
+import { useRehearsal } from '~/composables/useRehearsal'
 import { useSession } from '~/composables/useSession'
 import { useTelling } from '~/composables/useTelling'
 import { inKitchenWords } from '~/composables/useWords'
@@ -23,6 +24,11 @@ const refusal = computed(() => {
   return (proven ?? []).map((words) => inKitchenWords(words, made, place, session.value!.start))
 })
 const followed = ref<string>()
+const rehearsal = useRehearsal({
+  plan,
+  compiled,
+  settled: computed(() => !planning.running && !broken.value.length),
+})
 
 const lines = useTelling({ session, kitchen, compiled, plan })
 const handwork = computed(() =>
@@ -40,6 +46,8 @@ const handwork = computed(() =>
       :shown="shown"
       :compiled="compiled"
       :handwork="handwork"
+      :people="rehearsal.follow.value"
+      :rehearsed="broken.length === 0"
     />
     <div class="board">
       <section class="cloth" aria-label="The plan">
@@ -83,6 +91,15 @@ const handwork = computed(() =>
         @follow="followed = followed === $event ? undefined : $event"
       />
     </div>
+    <PlanRehearsal
+      v-if="plan && compiled && !broken.length"
+      :session="session"
+      :kitchen="kitchen"
+      :compiled="compiled"
+      :plan="plan"
+      :steady="shown?.steady"
+      :rehearsal="rehearsal"
+    />
     <RunningList
       v-if="plan && compiled"
       :session="session"

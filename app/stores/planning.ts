@@ -35,7 +35,7 @@ const keep = (
   session: string,
   mark: string,
   problem: Problem,
-  { plan, boundBy, strict, oneByOne, least }: CheckedPlan & Partial<PlanningResult>,
+  { plan, boundBy, strict, oneByOne, least, steady }: CheckedPlan & Partial<PlanningResult>,
 ): KeptPlan => ({
   session,
   problem: mark,
@@ -47,6 +47,7 @@ const keep = (
   boundBy,
   oneByOne: oneByOne ?? null,
   ...(least ? { least } : {}),
+  ...(steady ? { steady } : {}),
 })
 
 /** Keeps a plan, unless a better one for the same problem is there. */

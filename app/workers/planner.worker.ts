@@ -1,6 +1,15 @@
 import { expose } from 'comlink'
 import { breachText, checkPlan, comparePlans, relaxed, type Plan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
+import {
+  played,
+  startRehearsal,
+  steadiest,
+  withRoom,
+  type Policy,
+  type Rehearsal,
+  type Steady,
+} from '~~/core/rehearsal'
 import { leaveOut, oneByOne, type LeaveOut } from '~~/core/session'
 import { leastBad, startSolving, type LeastBad } from '~~/core/solver'
 
@@ -28,6 +37,8 @@ export interface PlanningResult extends CheckedPlan {
   /** Where there is proven to be no plan: the one that breaks the limits least, if one turned up. */
   least: LeastBad | undefined
   oneByOne: number | undefined
+  /** How it was chosen among several, where the session is to be calm. */
+  steady: Omit<Steady, 'plan'> | undefined
 }
 
 const SLICE_MS = 60
@@ -35,6 +46,10 @@ const SLICE_MS = 60
 const COMPARED_MS = 1500
 /** How long a plan is looked for that breaks least, where none keeps everything. */
 const LEAST_MS = 5000
+/** What share of the time goes into a plan with room before its longest waits. */
+const ROOM = 0.3
+/** The best plans of a search that are rehearsed, the latest of them. */
+const CANDIDATES = 4
 let stopped = false
 /** Whether nobody wants what has been found. */
 let unwanted = false
@@ -46,6 +61,23 @@ function hurried(problem: Problem): LeastBad | undefined {
   const until = performance.now() + LEAST_MS
   const least = leastBad(problem, { expired: () => performance.now() > until })
   return least && !checkPlan(relaxed(problem, least.broken), least.plan).length ? least : undefined
+}
+
+const withoutPlan = ({ eighty, otherwise, of }: Steady) => ({ eighty, otherwise, of })
+
+/** The steadiest of the latest plans and of one that has room before its longest waits. */
+async function steadied(
+  problem: Problem,
+  found: Plan,
+  candidates: readonly Plan[],
+  { seed, seconds, onSlice }: { seed: number; seconds: number; onSlice: (n: number) => void },
+): Promise<Steady | undefined> {
+  const roomy = startSolving(withRoom(problem), { seed, seconds, clock: () => performance.now() })
+  while (!stopped && roomy.advance(SLICE_MS)) {
+    onSlice(roomy.iterations())
+    await breathe()
+  }
+  return steadiest(problem, found, [...candidates.slice(-CANDIDATES), roomy.plan()])
 }
 
 const breathe = () => new Promise((resolve) => setTimeout(resolve))
@@ -63,8 +95,12 @@ const planner = {
     stopped = unwanted = false
     heard = []
     const began = performance.now()
+    const free = problem.allowance?.makespan ?? 0
+    const seconds = free > 0 ? options.seconds * (1 - ROOM) : options.seconds
+    const candidates: Plan[] = []
     const run = startSolving(problem, {
       ...options,
+      seconds,
       clock: () => performance.now(),
       signal: {
         get aborted() {
@@ -99,13 +135,30 @@ const planner = {
         better: planned && isBetter(plan) ? checked(plan) : undefined,
         oneByOne: separately,
       })
-      if (planned && isBetter(plan)) sent = plan
+      if (planned && isBetter(plan)) candidates.push((sent = plan))
       await breathe()
     }
     const found = checked(run.plan())
     if (!unwanted) compare(isPlanned(found.plan))
+    const steady =
+      free > 0 && !unwanted && isPlanned(found.plan)
+        ? await steadied(problem, found.plan, candidates, {
+            seed: options.seed,
+            seconds: options.seconds - seconds,
+            onSlice: (iterations) =>
+              onProgress({
+                best: found.plan.shortest,
+                bound: found.plan.bound,
+                elapsedMs: performance.now() - began,
+                iterations: run.iterations() + iterations,
+                better: undefined,
+                oneByOne: separately,
+              }),
+          })
+        : undefined
     const least = found.plan.status === 'infeasible' && !unwanted ? hurried(problem) : undefined
-    return { ...found, oneByOne: separately, least }
+    const chosen = steady ? checked(steady.plan) : found
+    return { ...chosen, oneByOne: separately, least, steady: steady && withoutPlan(steady) }
   },
   /** What to leave out so that the rest is done within so many seconds. */
   async leaveOut(
@@ -120,6 +173,24 @@ const planner = {
       return !stopped
     })
   },
+  /** Rehearses a plan so many times or until stopped; what it has come to is told after each slice. */
+  async rehearse(
+    problem: Problem,
+    plan: Plan,
+    { runs, slice, ...options }: { runs: number; slice: number; seed: number; policy: Policy },
+    onSlice: (rehearsal: Rehearsal) => void,
+  ): Promise<Rehearsal> {
+    stopped = unwanted = false
+    const going = startRehearsal(problem, plan, options)
+    for (let done = 0; done < runs && !stopped; done += slice) {
+      going.advance(Math.min(slice, runs - done))
+      onSlice(going.result())
+      await breathe()
+    }
+    return going.result()
+  },
+  /** One run of it, as a plan that turned out so. */
+  play: (problem: Problem, plan: Plan, seed: number): Plan => played(problem, plan, { seed }),
   /** Hears of a plan found elsewhere: what is better than the best here is taken over. */
   receive(plan: Plan) {
     heard.push(plan)

@@ -35,7 +35,7 @@ export function handworkOf(plan: Plan, compiled: CompiledSession): Handwork[] {
         from: phase.from,
         to: phase.to,
         activity: run.id,
-        dish: card.dish,
+        ...(card.dish ? { dish: card.dish } : {}),
         text:
           last === 0 ? text : k === 0 ? `Start: ${text}` : k === last ? `Finish: ${text}` : text,
         where: run.stations,

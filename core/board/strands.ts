@@ -35,7 +35,11 @@ export function strandsOf(
 ): { strands: Strand[]; stretches: Stretch[] } {
   const stations = new Map(kitchen.stations.map((s) => [s.id, s]))
   const places = placesOf(plan, compiled)
-  const runs = plan.activities.filter((r) => !compiled.cards[r.id]?.marker)
+  // A vessel that closes is nothing that happens, and somebody who sits down is at no place.
+  const runs = plan.activities.filter((r) => {
+    const card = compiled.cards[r.id]
+    return !card?.marker && card?.dish !== ''
+  })
   const placeOf = (run: ActivityRun): string => {
     for (const zone of TELLING) {
       const id = places.get(run.id)!.find((s) => stations.get(s)?.zone === zone)

@@ -65,6 +65,31 @@ describe('betterPlan', () => {
     expect(betterPlan(known, without).oneByOne).toBe(300)
   })
 
+  it('takes what is longer by no more than it may be, and fewer changes of dish, or steadier', () => {
+    const calm = (makespan: number, changes: number, change: Partial<KeptPlan> = {}) =>
+      kept(makespan, 50, {
+        values: [makespan, changes],
+        free: 10,
+        ...change,
+        plan: { shortest: 100, ...change.plan } as Plan,
+      })
+    expect(betterPlan(calm(100, 9), calm(110, 5)).plan.makespan).toBe(110)
+    expect(betterPlan(calm(110, 5), calm(100, 9)).plan.makespan).toBe(110)
+    expect(betterPlan(calm(100, 9), calm(111, 5)).plan.makespan).toBe(100)
+    // A shorter one that turns up leaves less room for the others.
+    const shorter = calm(95, 9, { plan: { shortest: 95 } as Plan, strict: [95, 9] })
+    expect(betterPlan(calm(110, 5), shorter).plan.makespan).toBe(95)
+    expect(betterPlan(calm(104, 5), shorter)).toMatchObject({
+      strict: [95, 9],
+      plan: { makespan: 104, shortest: 95 },
+    })
+    const steady = (eighty: number) => ({ steady: { eighty, otherwise: 130, of: 3 } })
+    const steadier = calm(108, 7, steady(120))
+    expect(betterPlan(steadier, calm(104, 5, steady(125)))).toMatchObject(steady(120))
+    expect(betterPlan(calm(104, 5), steadier)).toMatchObject(steady(120))
+    expect(betterPlan(steadier, shorter).plan.makespan).toBe(95)
+  })
+
   it('gives way to a plan of another problem', () => {
     const other = kept(200, 50, { problem: 'q' })
     expect(betterPlan(kept(100, 50), other)).toBe(other)

@@ -11,13 +11,15 @@ export function betterPlan(before: KeptPlan | undefined, now: KeptPlan): KeptPla
   if (now.plan.status === 'infeasible') return now
   const [old, recent] = [valuesOf(before), valuesOf(now)]
   const comparable = old.length === recent.length
-  const difference = comparable
-    ? compareWithin(
-        { values: old, best: shortestOf(before) },
-        { values: recent, best: shortestOf(now) },
-        now.free ?? 0,
-      )
-    : old[0]! - recent[0]!
+  const difference =
+    bySteadiness(before, now) ??
+    (comparable
+      ? compareWithin(
+          { values: old, best: shortestOf(before) },
+          { values: recent, best: shortestOf(now) },
+          now.free ?? 0,
+        )
+      : old[0]! - recent[0]!)
   const keepsBefore = !now.plan.activities.length || difference <= 0
   const [best, other] = keepsBefore ? [before, now] : [now, before]
   const shortest = Math.min(shortestOf(best), shortestOf(other))
@@ -39,6 +41,19 @@ export function betterPlan(before: KeptPlan | undefined, now: KeptPlan): KeptPla
         }
       : best.plan,
   }
+}
+
+/**
+ * Below 0 where the earlier of two plans within the allowance is the one that people are finished with
+ * sooner; one that was rehearsed goes before one that was not.
+ */
+function bySteadiness(before: KeptPlan, now: KeptPlan): number | undefined {
+  if (!before.steady && !now.steady) return undefined
+  const most = Math.min(shortestOf(before), shortestOf(now)) + (now.free ?? 0)
+  const of = ({ steady, plan }: KeptPlan) =>
+    plan.makespan > most ? Infinity : (steady?.eighty ?? Number.MAX_VALUE)
+  const [a, b] = [of(before), of(now)]
+  return a === b ? undefined : a < b ? -1 : 1
 }
 
 const shortestOf = ({ plan }: KeptPlan): number => plan.shortest ?? plan.makespan

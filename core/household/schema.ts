@@ -31,6 +31,10 @@ export const keptPlanSchema = z.strictObject({
   /** The same of the best plan without an allowance, and how much more the first value may be. */
   strict: z.array(z.number()).optional(),
   free: z.number().min(0).optional(),
+  /** When people are finished in four of five runs, with this plan and with the one it was taken instead of. */
+  steady: z
+    .strictObject({ eighty: z.number(), otherwise: z.number(), of: z.int().min(1) })
+    .optional(),
   /** What the bound rests on, in words. */
   boundBy: z.string(),
   /** Seconds that the same dishes take one after another, by the same engine. */

@@ -3,6 +3,8 @@ export { isFilled, KINDS, kindWord, oneOf, type Filled, type Kind } from './kind
 export { newStation, READY_KITCHENS } from './ready'
 export {
   kitchenSchema,
+  MOST_BREATHER,
+  MOST_MEAL,
   USUAL_RULES,
   type HouseRules,
   type Kitchen,

@@ -66,6 +66,10 @@ const person = z
     path: ['until'],
   })
 
+/** Minutes: longer breaks are no part of a session. */
+export const MOST_BREATHER = 20
+export const MOST_MEAL = 90
+
 /** What a household always does in its own way; each costs or saves time, which the plan shows. */
 const rules = z.strictObject({
   /** Everything that can be cut is cut before anything cooks, or shortly before it is wanted. */
@@ -78,6 +82,9 @@ const rules = z.strictObject({
   hot: z.boolean().default(false),
   /** Strict where somebody eats along for whom germs are worse: small children, the old, the ill. */
   cautions: z.enum(['usual', 'strict']).default('usual'),
+  /** Minutes that each cook has to sit down in every hour, and for a meal in a session of four hours or more. */
+  breather: z.int().min(0).max(MOST_BREATHER).default(0),
+  meal: z.int().min(0).max(MOST_MEAL).default(0),
 })
 export const USUAL_RULES = rules.parse({})
 

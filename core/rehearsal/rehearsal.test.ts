@@ -8,7 +8,7 @@ import { Luck } from './draws'
 import { factsAt } from './facts'
 import { finishOf, follow, type Course } from './follow'
 import { networkOf, type Network } from './network'
-import { DISTRACTED, quantile, rehearse, USUAL_TIMES } from './index'
+import { DISTRACTED, played, quantile, rehearse, steadiest, USUAL_TIMES, withRoom } from './index'
 
 /** Random problems of all features with a plan of each. */
 const planned = (count: number): [number, Problem, Plan][] =>
@@ -29,6 +29,7 @@ describe('a rehearsal', () => {
       const net = networkOf(problem, plan)
       const { at } = follow(net, luck(seed, 0))
       expect([seed, ...at]).toEqual([seed, ...net.planned])
+      expect(played(problem, plan, { noise: 0 })).toEqual(plan)
       const { finishes, late, waits } = rehearse(problem, plan, { runs: 2, noise: 0 })
       expect(finishes).toEqual([plan.makespan, plan.makespan])
       expect([late, waits]).toEqual([[], []])
@@ -101,7 +102,7 @@ const BOIL = problemOf({
     step('boil', 'eggs', { seconds: [600, 600] }),
     step('peel', 'eggs', hands(300)),
     step('knead', 'bread', hands(590)),
-  ] as Problem['activities'],
+  ] as never,
   relations: [{ from: 'boil', to: 'peel', kind: 'FS', min: 0, max: 120 }],
 })
 
@@ -136,7 +137,7 @@ describe('what a rehearsal says', () => {
       activities: [
         ...BOIL.activities.slice(0, 2),
         ...[1, 2, 3, 4].map((k) => step(`knead ${k}`, 'bread', hands(150))),
-      ] as Problem['activities'],
+      ] as never,
     })
     const plan = solve(problem, { iterations: 300 })
     const [follow, replan] = (['follow', 'replan'] as const).map((policy) =>
@@ -200,3 +201,35 @@ function clashes(problem: Problem, plan: Plan, net: Network, { at }: Course): st
   }
   return out
 }
+
+describe('the steadiest plan', () => {
+  it('is one within the allowance, with which people are finished soonest', () => {
+    let gained = 0
+    for (const [seed, plain] of ALL.slice(0, 60)) {
+      const problem: Problem = { ...plain, objective: ['makespan'], allowance: { makespan: 12 } }
+      const plans = [1, 2, 3].map((k) => solve(problem, { iterations: 25, seed: seed + k }))
+      const roomy = solve(withRoom(problem), { iterations: 25, seed })
+      if (!plans[0]!.activities.length) continue
+      const found = steadiest(problem, plans[0]!, [...plans.slice(1), roomy])!
+      expect(checkPlan(problem, found.plan).map(breachText), `seed ${seed}`).toEqual([])
+      expect(found.plan.bound).toBe(plans[0]!.bound)
+      const eighty = quantile(rehearse(problem, found.plan, { runs: 120 }).finishes, 0.8)
+      expect(eighty).toBe(found.eighty)
+      expect(found.eighty).toBeLessThanOrEqual(found.otherwise)
+      if (found.eighty < found.otherwise) gained++
+    }
+    expect(gained).toBeGreaterThan(2)
+  })
+
+  it('has room before its longest waits in a copy whose plans are plans of the problem', () => {
+    for (const [seed, problem] of ALL.slice(0, 40)) {
+      const plan = solve(withRoom(problem), { iterations: 25, seed })
+      if (!plan.activities.length) continue
+      const claims = { ...plan, bound: 0, status: 'feasible' as const, shortest: plan.shortest! }
+      if (problem.objective[0] !== 'makespan') continue
+      expect(checkPlan(problem, claims).map(breachText), `seed ${seed}`).toEqual([])
+    }
+    const [tight] = withRoom(BOIL).relations
+    expect(tight!.max).toBe(90)
+  })
+})

@@ -18,8 +18,6 @@ export interface RehearsalOptions {
   policy?: Policy
   /** How much of the usual spread there is: 0 for none. */
   noise?: number
-  /** Called after each run. */
-  onRun?: (done: number) => void
 }
 
 export interface Rehearsal {
@@ -53,24 +51,32 @@ const LEAST_BAD = 300
 
 /** So many runs of a session with times that vary; with no variation it ends as planned, to the second. */
 export function rehearse(problem: Problem, plan: Plan, options: RehearsalOptions = {}): Rehearsal {
-  const { runs = 1000, seed = 1, policy = 'follow', noise = 1 } = options
+  const going = startRehearsal(problem, plan, options)
+  going.advance(options.runs ?? 1000)
+  return going.result()
+}
+
+/** A rehearsal that can be carried on run by run, so that a worker can hear a stop in between. */
+export function startRehearsal(
+  problem: Problem,
+  plan: Plan,
+  { seed = 1, policy = 'follow', noise = 1, ...options }: RehearsalOptions = {},
+): { advance: (runs: number) => void; result: () => Rehearsal } {
   const times = options.times ?? (policy === 'distracted' ? DISTRACTED : USUAL_TIMES)
   const net = networkOf(problem, plan)
-  const dishes = [
-    ...new Set(
-      net.runs.flatMap((r) => (r.activity.dish && !r.activity.aside ? [r.activity.dish] : [])),
-    ),
-  ]
+  const counted = net.runs.filter((r) => !r.activity.aside)
+  const dishes = [...new Set(counted.flatMap((r) => r.activity.dish ?? []))]
   const finishes: number[] = []
   const byDish = new Map(dishes.map((d) => [d, [] as number[]]))
   const late = new Map<string, { seconds: number; runs: number }>()
   const waits = new Map<string, { between: [string, string]; runs: number; seconds: number }>()
   const count = { broken: 0, replans: 0, stuck: 0 }
-  for (let run = 0; run < runs; run++) {
-    const luck = new Luck(seeded(seed * 1_000_003 + run), times, noise)
-    const done =
+
+  function run(k: number): void {
+    const luck = new Luck(seeded(seed * 1_000_003 + k), times, noise)
+    const done: Done =
       policy === 'replan'
-        ? replanned(problem, plan, luck, seed + run)
+        ? replanned(problem, plan, luck, seed + k)
         : { net, course: follow(net, luck), replans: 0, stuck: 0 }
     count.replans += done.replans
     count.stuck += done.stuck
@@ -87,30 +93,39 @@ export function rehearse(problem: Problem, plan: Plan, options: RehearsalOptions
       const entry = late.get(id) ?? { seconds: 0, runs: 0 }
       late.set(id, { seconds: entry.seconds + seconds, runs: entry.runs + 1 })
     }
-    options.onRun?.(run + 1)
   }
-  finishes.sort((a, b) => a - b)
+
+  function result(): Rehearsal {
+    const runs = finishes.length
+    return {
+      policy,
+      runs,
+      planned: plan.makespan,
+      finishes: finishes.toSorted((a, b) => a - b),
+      dishes: dishes.map((dish) => {
+        const list = byDish.get(dish)!.toSorted((a, b) => a - b)
+        const ends = counted.filter((r) => r.activity.dish === dish)
+        const planned = Math.max(...ends.map((r) => net.planned[r.end]!))
+        return { dish, planned, half: quantile(list, 0.5), most: quantile(list, 0.9) }
+      }),
+      late: [...late]
+        .map(([activity, l]) => ({ activity, seconds: l.seconds / runs, share: l.runs / runs }))
+        .filter((l) => l.seconds > 0)
+        .sort((a, b) => b.seconds - a.seconds),
+      waits: [...waits.values()]
+        .map((w) => ({ between: w.between, share: w.runs / runs, seconds: w.seconds / w.runs }))
+        .sort((a, b) => b.share - a.share),
+      brokenPerHundred: (100 * count.broken) / runs,
+      replans: count.replans / runs,
+      stuck: count.stuck / runs,
+    }
+  }
+
   return {
-    policy,
-    runs,
-    planned: plan.makespan,
-    finishes,
-    dishes: dishes.map((dish) => {
-      const list = byDish.get(dish)!.sort((a, b) => a - b)
-      const ends = net.runs.filter((r) => r.activity.dish === dish && !r.activity.aside)
-      const planned = Math.max(...ends.map((r) => net.planned[r.end]!))
-      return { dish, planned, half: quantile(list, 0.5), most: quantile(list, 0.9) }
-    }),
-    late: [...late]
-      .map(([activity, l]) => ({ activity, seconds: l.seconds / runs, share: l.runs / runs }))
-      .filter((l) => l.seconds > 0)
-      .sort((a, b) => b.seconds - a.seconds),
-    waits: [...waits.values()]
-      .map((w) => ({ between: w.between, share: w.runs / runs, seconds: w.seconds / w.runs }))
-      .sort((a, b) => b.share - a.share),
-    brokenPerHundred: (100 * count.broken) / runs,
-    replans: count.replans / runs,
-    stuck: count.stuck / runs,
+    advance: (runs) => {
+      for (let k = 0; k < runs; k++) run(finishes.length)
+    },
+    result,
   }
 }
 

@@ -6,6 +6,7 @@ import { activitiesOf, type Card } from './activities'
 import { goesTo } from './closing'
 import { addKeeping, standsOnly } from './coldBase'
 import { dishesToMake } from './dishes'
+import { withBreaks } from './breaks'
 import { CALM, withCalm } from './calm'
 import { addFoodFlow } from './foodFlow'
 import { withHeatChanges } from './heatChanges'
@@ -115,7 +116,7 @@ export function compileSession(input: {
 
   const reading = readProblem(problem)
   if (!reading.ok) return reading
-  const asked = withCalm(reading.value, session.calm ?? CALM.calm)
+  const asked = withCalm(withBreaks(reading.value, rules, cards), session.calm ?? CALM.calm)
   const to = new Map(session.dishes.map((d) => [d.recipe, d.to]))
   return {
     ok: true,
