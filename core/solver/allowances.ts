@@ -7,6 +7,11 @@ const CHANGE_OF_DISH = 60
 const STEP = 0.02
 /** A second beyond what an allowance leaves free, against one of what is being made small. */
 const BEYOND = 5
+/** The same of one that it does leave free: long plans that are as calm lead nowhere. */
+const SPENT = 0.1
+
+/** The share of an allowance that is made use of at first: what is found so leads further than all at once. */
+const FIRST = 0.4
 
 /**
  * Which objective is being made small, and what those before it may be meanwhile: first all strictly in
@@ -18,6 +23,7 @@ export class Allowances {
   private readonly list: { at: number; free: number; best: number }[]
   private readonly units: number[]
   private used = 0
+  private share = 1
 
   /** @param inserted values that stand between the first objective's and the second's */
   constructor({ objective, allowance }: Problem, inserted: number) {
@@ -47,15 +53,32 @@ export class Allowances {
 
   /** The next of them, with what has been found without it. */
   next(best: readonly number[]): void {
+    this.share = FIRST
     const entry = this.list[this.used++]
     if (entry) entry.best = Math.min(entry.best, best[entry.at]!)
+  }
+
+  /** Whether all of every one is left free by now. */
+  get all(): boolean {
+    return this.used === this.list.length && (this.used === 0 || this.share === 1)
+  }
+
+  /** Leaves all of the latest free that there is; whether that was not so before. */
+  widen(): boolean {
+    const widened = this.share < 1
+    this.share = 1
+    return widened
+  }
+
+  private mostOf({ best, free }: { best: number; free: number }, k: number): number {
+    return best + Math.floor(free * (k === this.used - 1 ? this.share : 1))
   }
 
   /** Takes note of the values of a plan that keeps all rules. */
   tell(values: readonly number[]): void {
     for (const [k, entry] of this.list.slice(0, this.used).entries()) {
       const earlier = this.list.slice(0, k)
-      if (earlier.some((e) => values[e.at]! > e.best + e.free)) return
+      if (earlier.some((e, j) => values[e.at]! > this.mostOf(e, j))) return
       entry.best = Math.min(entry.best, values[entry.at]!)
     }
   }
@@ -63,8 +86,10 @@ export class Allowances {
   /** The values with what is free counting as equal. */
   within(values: readonly number[]): number[] {
     const out = [...values]
-    for (const { at, free, best } of this.list.slice(0, this.used))
-      out[at] = Math.max(out[at]!, best + free)
+    for (let k = 0; k < this.used; k++) {
+      const entry = this.list[k]!
+      out[entry.at] = Math.max(out[entry.at]!, this.mostOf(entry, k))
+    }
     return out
   }
 
@@ -83,8 +108,10 @@ export class Allowances {
     let weight = 1
     let sum = 0
     for (let k = 0; k < there.length; k++) {
-      if (k < aim) sum += BEYOND * units[k]! * Math.max(0, there[k]! - (mayBe?.[k] ?? there[k]!))
-      else {
+      if (k < aim) {
+        const beyond = Math.max(0, there[k]! - (mayBe?.[k] ?? there[k]!))
+        sum += units[k]! * (BEYOND * beyond + SPENT * values[k]!)
+      } else {
         sum += weight * units[k]! * there[k]!
         weight *= STEP
       }

@@ -9,11 +9,19 @@ const ANEW = 0.3
 const WIDEST = 0.3
 const FURTHEST = 0.3
 const LEAST_SHIFT = 15
+/** The same where what was put off is to stay so; and how often nothing else then comes earlier. */
+const ANEW_GATHERING = 0.06
+const STILL = 0.5
+/** How many of those begin with work that stands alone between other dishes. */
+const LONELY = 0.6
 /** How many of the moves gather, where that is what is wanted. */
 const GATHER = 0.5
 
 /** Changes of genes: small ones to improve a schedule, and large ones to get away from it. */
 export class Moves {
+  /** What a move has wait, and from when on it may begin. */
+  private readonly waiting = new Map<number, number>()
+
   constructor(
     private readonly model: Model,
     private readonly random: Random,
@@ -40,10 +48,13 @@ export class Moves {
       else if (dice < 0.53) this.otherStation(candidate)
       else this.shiftOne(candidate, length)
     }
-    if (random() < ANEW) {
+    if (random() < (gathers ? ANEW_GATHERING : ANEW)) {
       candidate.floor.fill(0)
       candidate.shift = 0
-    } else this.squeeze(candidate, current, length)
+    } else this.squeeze(candidate, current, length, gathers && random() < STILL)
+    // What waits for the rest of its dish would otherwise go back to where it was.
+    for (const [i, from] of this.waiting) candidate.floor[2 * i] = from
+    this.waiting.clear()
   }
 
   /** One or two large changes: other ways of doing things, dishes at another time. */
@@ -78,11 +89,11 @@ export class Moves {
       candidate.seat[WISHES * i + k] = stations[below(random, stations.length)]!
   }
 
-  private squeeze(candidate: Genes, current: Genes, length: number): void {
+  private squeeze(candidate: Genes, current: Genes, length: number, still: boolean): void {
     const { random } = this
     const centre = random() * length
     const width = random() * random() * WIDEST * length
-    const shift = Math.round(LEAST_SHIFT + FURTHEST * length * random() ** 3)
+    const shift = still ? 0 : Math.round(LEAST_SHIFT + FURTHEST * length * random() ** 3)
     candidate.shift = shift
     for (let i = 0; i < candidate.priority.length; i++) {
       const start = current.at[2 * i]!
@@ -124,8 +135,8 @@ export class Moves {
     const dice = random()
     if (dice < 0.05) candidate.patience = [0, 60, 180, 600][below(random, 4)]!
     else if (dice < 0.1) candidate.inOrder = !candidate.inOrder
-    const i = below(random, model.activities.length)
-    const at = current.at[2 * i]!
+    const i = random() < LONELY ? this.lonely(current) : below(random, model.activities.length)
+    const at = i < 0 ? -1 : current.at[2 * i]!
     if (at < 0 || !this.takesHands(i)) return
     const others = dishOf(model, i)
       .filter((j) => j !== i && current.at[2 * j]! >= 0 && this.takesHands(j))
@@ -136,7 +147,27 @@ export class Moves {
     candidate.priority[i] = candidate.priority[j]! + (before ? 0.5 : -0.5)
     const who = candidate.cook[WISHES * j + this.handsPhase(j)]!
     if (random() < 0.7) candidate.cook.fill(who, WISHES * i, WISHES * (i + 1))
-    if (!before) candidate.floor[2 * i] = Math.max(0, current.at[2 * j]! - model.activities[i]!.min)
+    if (!before) this.waiting.set(i, Math.max(0, current.at[2 * j]! - model.activities[i]!.min))
+  }
+
+  /** Work that has other dishes before and after it in its cook's order; -1 where there is none. */
+  private lonely(current: Genes): number {
+    const { model, random } = this
+    const { activities } = model.problem
+    const stays = model.activities
+      .map((a) => a.index)
+      .filter((i) => current.at[2 * i]! >= 0 && this.takesHands(i))
+      .sort((a, b) => current.at[2 * a]! - current.at[2 * b]!)
+    const found: number[] = []
+    for (let c = 0; c < model.cooks.length; c++) {
+      const own = stays.filter((i) => current.cook[WISHES * i + this.handsPhase(i)] === c)
+      own.forEach((i, k) => {
+        const { dish } = activities[i]!
+        const apart = (j: number | undefined) => j === undefined || activities[j]!.dish !== dish
+        if (apart(own[k - 1]) && apart(own[k + 1])) found.push(i)
+      })
+    }
+    return found.length ? found[below(random, found.length)]! : -1
   }
 
   private takesHands(i: number): boolean {

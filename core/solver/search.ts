@@ -188,7 +188,7 @@ export class Search {
    */
   get finished(): boolean {
     const { allowances, best, polisher, model } = this
-    if (!best || !this.provenOptimal || allowances.turn < allowances.turns) return false
+    if (!best || !this.provenOptimal || !allowances.all) return false
     const idle = this.sinceBest > POLISH || model.activities.length === 0
     return idle || polisher.provenWith(allowances.within(best.values))
   }
@@ -208,7 +208,12 @@ export class Search {
    */
   elapsed(share: number): void {
     const { allowances, best } = this
-    if (!best || allowances.turn >= allowances.turns) return
+    if (!best || !allowances.turns) return
+    const half = (allowances.turn + 0.5) / (allowances.turns + 1)
+    const proven = this.polisher.provenWith(allowances.within(best.values))
+    if (allowances.turn > 0 && (share >= half || this.sinceBest > STALE || proven))
+      if (allowances.widen()) this.sinceBest = 0
+    if (allowances.turn >= allowances.turns) return
     const due = share >= (allowances.turn + 1) / (allowances.turns + 1)
     const settled = allowances.turn === 0 ? this.provenOptimal : false
     if (!due && !settled && this.sinceBest <= POLISH) return
