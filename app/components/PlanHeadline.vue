@@ -260,6 +260,10 @@ summary {
     display: grid;
     grid-template-columns: 1fr 1fr;
   }
+  /* As high whatever it turns out to say. */
+  dd small {
+    min-height: 2lh;
+  }
   .because:not([open]) > summary {
     height: 6lh;
   }

@@ -51,7 +51,13 @@ const words = computed(() => {
 <template>
   <div class="calm">
     <div class="fields">
-      <PickField label="The plan is to be" :value="percent" :items="items" @pick="set" />
+      <PickField
+        label="The plan is to be"
+        aria-label="The plan is to be"
+        :value="percent"
+        :items="items"
+        @pick="set"
+      />
       <TypedField
         label="At most longer"
         class="share"

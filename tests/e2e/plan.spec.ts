@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { FIRST_VISIT, openPlanned, stopPlanning, watchTop } from './support'
+import { FIRST_VISIT, openPlanned, stopPlanning, stored, watchTop } from './support'
 
 test.describe('on a first visit', () => {
   test.use(FIRST_VISIT)
@@ -139,6 +139,11 @@ test.describe('on a first visit', () => {
     const again = (await page.getByTestId('finished').textContent())!
     const minutes = (time: string) => Number(time.split(':')[0]) * 60 + Number(time.split(':')[1])
     expect(minutes(again) - minutes(finished), `${again} after ${finished}`).toBeLessThan(8)
+    const written = async () => {
+      const [plan] = await stored<{ plan: { makespan: number } }>(page, 'plans')
+      return Math.floor(plan!.plan.makespan / 60) + 9 * 60
+    }
+    await expect.poll(written).toBe(minutes(again))
     await page.reload()
     await expect(page.getByTestId('finished')).toHaveText(again)
   })
