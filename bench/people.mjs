@@ -5,10 +5,10 @@ import { writeFileSync } from 'node:fs'
 import { loadCore } from '../bin/core.mjs'
 
 const seconds = Number(process.argv[2] ?? 5)
-const { measurePeople, against, SIZES, EACH } = await loadCore('bench/people.ts', 'people')
+const { measurePeople, against, SESSIONS } = await loadCore('bench/people.ts', 'people')
 const rows = []
-for (const dishes of SIZES)
-  for (let seed = 1; seed <= EACH; seed++) {
+for (const [dishes, count] of SESSIONS)
+  for (let seed = 1; seed <= count; seed++) {
     const found = measurePeople(dishes, seed, seconds)
     rows.push(...found)
     for (const { kind, planned, switches, policies } of found)

@@ -5,15 +5,18 @@ import { withCalm } from '../core/session'
 import { startSolving } from '../core/solver'
 import { homeSession } from './sessions'
 
-/** Dishes of the sessions that are rehearsed, eight of each. */
-export const SIZES = [4, 9, 18] as const
-export const EACH = 8
+/** Dishes of the sessions that are rehearsed, and how many there are of each: 24 in all. */
+export const SESSIONS: readonly (readonly [dishes: number, count: number])[] = [
+  [4, 10],
+  [9, 10],
+  [18, 4],
+]
 /** How much longer than the shortest the calm and the robust plan may be, in percent. */
 const CALM = 3
 /** Of the time for the robust plan, the share that goes into one with room before its longest waits. */
 const ROOM = 0.3
 /** Runs in the plan's order, and planned anew, each of which is planned some thirty times. */
-const RUNS = { follow: 500, replan: 3 } as const
+const RUNS = { follow: 500, replan: 2 } as const
 
 export interface PeopleRow {
   dishes: number

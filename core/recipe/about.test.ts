@@ -71,4 +71,16 @@ describe('what a step is about', () => {
       aboutOf('4 tbsp oil', 'Heat the oil in a tin in the oven for 5 minutes.'),
     ).toBeUndefined()
   })
+
+  it('is never the yeast, nor what is strewn over or stirred in last', () => {
+    expect(
+      aboutOf('450 g flour\n1/4 tsp instant yeast\n350 ml water', 'Stir everything together.'),
+    ).toBe('the dough')
+    expect(
+      aboutOf(
+        '500 g ricotta\n500 g spinach\n125 g mozzarella\n50 g parmesan',
+        'Mix the ricotta with the spinach. Scatter with the mozzarella and the rest of the parmesan.',
+      ),
+    ).not.toBe('the parmesan')
+  })
 })

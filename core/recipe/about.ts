@@ -30,6 +30,7 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
         inWords(
           new Set(recipe.steps.filter((s) => inside.has(s.id)).flatMap((s) => s.uses)),
           recipe,
+          recipe.steps.some((s) => inside.has(s.id) && s.work === 'bake'),
         )
       return about === undefined ? [] : [[step.id, about] as const]
     }),
@@ -42,13 +43,19 @@ const ENDS_A_NAME =
 const PLACE = /^(?:fridge|freezer|oven|hob|heat|pan|pot|tray|tin|dish|bowl|board|boil)\b/
 const ADDED =
   /\b(?:add|with|(?:stir|pour|tip|fold) in|stir through|(?:scatter|sprinkle|spoon|pour|drizzle|brush)(?: over)?) $/
+/** What comes on top at the end: "scatter with the mozzarella and the rest of the parmesan". */
+const STREWN =
+  /(?:^|,| and) *(?:(?:scatter|sprinkle|drizzle|dot|garnish) (?:over |with |on )[^.;]*|(?:stir|fold|pour|tip|squeeze) in (?!the [a-z-]+ to\b)[^.;,]*)/g
 /** Something else stands beside it: its name alone would be half of what is meant. */
 const AND_MORE = /^(?:,? and\b|, (?:the )?[a-z]+(?:,| and\b))/
 
 /** What a step calls its food, `the bars`: the last that it names, and names alone; null: it names several. */
 function calledIn(text: string, recipe: Recipe): string | null | undefined {
   // What shows that it is done is not what it is: "until the crumbs are brown".
-  const lower = text.toLowerCase().replace(/,? \b(?:until|when|while)\b.*/, '')
+  const lower = text
+    .toLowerCase()
+    .replace(/,? \b(?:until|when|while)\b.*/, '')
+    .replace(STREWN, ' ')
   const own = new Set([
     ...wordsOf(recipe.name),
     ...recipe.ingredients.flatMap((i) => headOf(i.item)),
@@ -88,24 +95,32 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
 const wordsOf = (text: string) => (text.toLowerCase().match(/[a-z-]{3,}/g) ?? []).map(singular)
 const headOf = (item: string) => wordsOf(item.replace(/\s*[,(].*$/, '')).slice(-1)
 
-function inWords(used: ReadonlySet<string>, recipe: Recipe): string | undefined {
+function inWords(used: ReadonlySet<string>, recipe: Recipe, baked: boolean): string | undefined {
   const food = recipe.ingredients
     .filter((i) => used.has(i.id) && !isStaple(i.item) && !isLiquid(i.item))
     .map((i) => ({ name: nameOf(i), rank: isMeat(i.item) ? Infinity : grams(i) }))
     .sort((a, b) => b.rank - a.rank || 0)
   const names = [...new Set(food.map((f) => f.name))]
   if (!names.length) return undefined
-  const dish = names.length > 1 ? dishIn(used, recipe) : undefined
+  // Bread is not called after its yeast.
+  const minor = names.every((n) => RAISING.test(n))
+  const dish = names.length > 1 || minor ? dishIn(used, recipe) : undefined
+  if (minor) return (baked && dish) || 'the dough'
   if (dish) return dish
   return names.length > 2
     ? `the ${names[0]}, ${names[1]} and the rest`
     : `the ${names.join(' and ')}`
 }
 
+const RAISING = /\b(?:yeast|baking powder|baking soda|bicarbonate|starter)\b/
+
 /** `The cake`, where most of what is listed is in it by now and the dish is called so. */
 function dishIn(used: ReadonlySet<string>, { name, ingredients }: Recipe): string | undefined {
   if (used.size * 2 < ingredients.length) return undefined
-  const [before] = name.toLowerCase().split(/ (?:with|for|in|on|and|from|of|to)\b|[,(]/)
+  const [words = ''] = name.toLowerCase().split(/ (?:with|for|in|on|from|of|to)\b|[,(]/)
+  // "Spinach and ricotta cannelloni" is called by its end, "macaroni and cheese" by its beginning.
+  const [first, second] = words.split(/ and | & /)
+  const before = second && second.trim().includes(' ') ? second : first
   const noun = before?.match(/[a-z-]{3,}/g)?.at(-1)
   if (!noun || /^(?:dish|meal|dinner|supper|lunch|breakfast|recipe|bowl)$/.test(noun))
     return undefined

@@ -171,4 +171,13 @@ describe('how long food may stand', () => {
     expect(link(recipe, 'boil', 'late').most).toBe(30)
     expect(link(recipe, 'boil', 'order')).toBeUndefined()
   })
+
+  it('keeps rice in the saucepan that it was tipped into, until it has stood', () => {
+    const recipe = told(
+      'Rinse the rice. Tip into a saucepan with 450 ml water, bring to the boil, cover and cook on the lowest heat for 10 minutes. Turn off the heat and leave, still covered, for another 10.',
+      '300 g rice',
+    )
+    const [first, second] = recipe.steps.filter((s) => s.work !== 'measure').slice(-2)
+    expect(run(recipe, 'pot').steps).toEqual([first!.id, second!.id])
+  })
 })

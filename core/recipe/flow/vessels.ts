@@ -62,7 +62,13 @@ export function staysIn(step: Step): boolean {
 
 /** Whether what a step made is lifted out of its vessel as part of it. */
 const liftsOut = (step: Step) =>
-  step.stays === false || step.panfuls !== undefined || LIFTED.test(step.do)
+  step.stays === false || step.panfuls !== undefined || LIFTED.test(afterFilling(step))
+
+/** `Tip into a saucepan with the water, bring to the boil`: what it is tipped into is where it cooks. */
+const FILLS =
+  /^(?:tip|transfer|turn|take|remove|scoop)\b[^,.;]*?\b(?:into|to|in) (?:an?|the|your) (?:[a-z-]+ ){0,3}?(?:pan|saucepan|pot|casserole|wok|skillet|cooker)\b/i
+const afterFilling = (step: Step) =>
+  lawOf(step.work).attend === 'hands' ? step.do : step.do.replace(FILLS, ' ')
 
 /** Where the food lies that a step has given; `inside` is false where it was lifted out. */
 interface Lying {

@@ -182,7 +182,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'pot',
   ],
   [
-    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bthe holes\b|\b(?:the|into an?|in an?|lined|greased|buttered|prepared|same|your|square|round|deep|cm|inch|another|second) tins?\b(?! of)/,
+    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bthe holes\b|\b(?:the|paper|muffin|cupcake|bun) (?:paper )?cases\b|\b(?:the|into an?|in an?|lined|greased|buttered|prepared|same|your|square|round|deep|cm|inch|another|second) tins?\b(?! of)/,
     'tin',
   ],
   [

@@ -93,9 +93,16 @@ function itemsOf(line: string): string[] {
     clausesOf(part).length > 0 && (part.split(/\s+/).length > 6 || durationsIn(part).length > 0)
   if (!several || parts.some(told)) return [line]
   // What has no amount stands at the end of the list: `…, 75 g suet, water`.
-  if (listed) return parts.flatMap((c) => c.split(/,\s*/))
+  if (listed) return parts.flatMap(eachOf)
   return parts.length > 2 ? parts.flatMap(withoutAmounts) : parts
 }
+
+/** `1 clove garlic, grated`, `75 g suet, water`: one thing with how it is prepared, or two. */
+const eachOf = (part: string): string[] =>
+  part.split(/,\s*/).reduce<string[]>((out, piece) => {
+    const prepares = out.length > 0 && /^(?:[a-z]+ly )?[a-z]+(?:ed|en)$/.test(piece)
+    return prepares ? [...out.slice(0, -1), `${out.at(-1)}, ${piece}`] : [...out, piece]
+  }, [])
 
 /** `100 g feta, spring onions`: two things, where the second is no way of preparing the first. */
 function withoutAmounts(part: string): string[] {

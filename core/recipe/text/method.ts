@@ -58,7 +58,7 @@ export function stepsOf(
         continue
       }
       // How to warm it up another day is no part of the session.
-      if (label && /^to (?:reheat|store|freeze)\b/i.test(label)) continue
+      if (/^to (?:reheat|store|freeze)\b/i.test(label ?? text)) continue
       const had = HAD.exec(text)
       const left = had ? reader.soFar(Number(had[1])) : undefined
       const said = left === undefined ? text : text.slice(had![0].length)

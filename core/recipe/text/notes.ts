@@ -11,6 +11,9 @@ export const isStorageNote = (text: string) =>
   /^(?:that is |that's |this is )?(?:enough|plenty) for (?:the )?(?:next|coming|rest)\b/i.test(
     text,
   ) ||
+  /^(?:refrigerate|chill|freeze|store|keep|save|cool and (?:chill|freeze|store)) (?:any |the )?left-?overs?\b/i.test(
+    text,
+  ) ||
   /\b(?:freezes?|keeps?) (?:very |really )?well\b/i.test(text) ||
   /^(?:in the )?(?:fridge|freezer)\b[\s:,-]*(?:for )?(?:up to |about )?\d+ (?:days?|weeks?|months?)\b/i.test(
     text,

@@ -80,7 +80,8 @@ const escape = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 /** `A loaf tin`: a vessel, and nothing that was made. */
 const SHAPED_FOR =
   /\b(?:loaf|cake|bread|bun|roll|pancake|biscuit|cookie|soup|salad|sauce) (?:tins?|pans?|moulds?|bowls?|trays?|sheets?|boards?|cases?)\b/g
-const unshaped = (text: string) => plain(text).replace(SHAPED_FOR, ' ')
+const BASE_OF = /\bbase of (?:an?|the|each|your)\b/g
+const unshaped = (text: string) => plain(text).replace(SHAPED_FOR, ' ').replace(BASE_OF, ' ')
 
 /** Names of things made before that a text speaks of as known: `the sauce`, `this dough`. */
 export function productsIn(text: string): string[] {

@@ -7,6 +7,7 @@ import {
   bareOf,
   beginsAnew,
   fullProductsIn,
+  isStaple,
   KIND_WORDS,
   MADE_OF,
   madeIn,
@@ -58,7 +59,8 @@ const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your
 const PUT_ALL =
   /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b/
 
-const WET_AND_DRY = /\b(?:wet|dry|liquid) (?:ingredients|mixture|mix)\b|\binto the dry\b/
+const WET_AND_DRY =
+  /\b(?:wet|dry|liquid) (?:ingredients|mixture|mix)\b|\b(?:into|with|to) the (?:dry|wet)\b(?! (?:pan|frying|skillet|bowl|rub))/
 
 const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
@@ -73,6 +75,11 @@ const takesOut = (holder: Thread, { text, uses }: Mention): boolean =>
   /^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/i.test(
     text,
   )
+
+/** What is poured or tossed over something, and was stirred together before. */
+const POURED = new Set('dressing marinade glaze syrup sauce brine vinaigrette'.split(' '))
+/** The first layer in a dish that is still empty. */
+const FIRST_LAYER = /\b(?:over|on|in|into|across) the (?:base|bottom) of an?\b/
 
 /** A step while it is looked for what it takes up. */
 interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
@@ -177,8 +184,8 @@ export class Sourcing {
   private takeKinds(taking: Taking): void {
     const { mention, lower, fresh } = taking
     const { kept } = this
-    if (ALL.test(lower) && !kept.open.some((t) => t.section === mention.section))
-      fresh.push(...kept.unnamed(fresh).map((i) => i.id))
+    const begun = kept.open.some((t) => t.section === mention.section && t.items.size > 0)
+    if (ALL.test(lower) && !begun) fresh.push(...kept.unnamed(fresh).map((i) => i.id))
     if (isMadeOf(lower)) return
     // `Rice: rinse, soak`: what stands under that heading in the list.
     const label = mention.goesOn || mention.uses.length ? undefined : mention.label
@@ -312,7 +319,8 @@ export class Sourcing {
     if (!found.size && !order.length && !after.length) {
       const on = goesOnFrom(this.kept, mention, lower, fresh, anew)
       if (on) found.add(on)
-    } else if (current && !order.length && !anew && isJoined(this.kept, mention, lower, fresh))
+    } else if (FIRST_LAYER.test(lower)) return
+    else if (current && !order.length && !anew && isJoined(this.kept, mention, lower, fresh))
       found.add(current)
   }
 
@@ -339,6 +347,7 @@ export class Sourcing {
 
   /** The food that is called so: as it was named, by what it is made of, or what else it could be. */
   private madeAs(name: string, mention: Mention, found: ReadonlySet<Thread>): Thread | undefined {
+    const lower = ` ${mention.text.toLowerCase()}`
     const named = this.kept.latest((t) => t.names.has(name))
     if (named) return named
     const made = this.kept.latest((t) =>
@@ -368,6 +377,15 @@ export class Sourcing {
       }
       return apart.findLast((t) => t.names.size === 0)
     }
+    // `Squeeze out the cucumbers, toss with the dressing`: what was stirred together beside them.
+    if (mention.goesOn && POURED.has(name) && / with the /.test(lower))
+      return this.kept.open.findLast(
+        (t) =>
+          t !== this.kept.current &&
+          !t.names.size &&
+          !t.cooked &&
+          [...t.items].some((id) => isLiquid(this.kept.item(id)) || isStaple(this.kept.item(id))),
+      )
     if (
       mention.goesOn ||
       !new RegExp(`\\b(?:the|this|that|each|your|\\d+) (?:[a-z-]+ ){0,2}${name}`).test(

@@ -49,6 +49,11 @@ const GUESS: Record<WorkKind, [number, number]> = {
   chill: [30, 60],
 }
 
+/** `Pour in the coconut milk, bring to a simmer`: as long as a pan takes to come to it, and no longer. */
+const ONLY_HEATS =
+  /\b(?:bring|return|come)(?: (?:it|them|everything|back|up|just|slowly|gently))* to (?:a|the) (?:[a-z]+ )?(?:simmer|boil)\.?$/
+const HEATED: [number, number] = [5, 8]
+
 /** Least and most minutes of a step: as stated, by weight, or a guess; doubts are added to the list. */
 export function timeOf(
   text: string,
@@ -87,7 +92,7 @@ export function timeOf(
   // `Steam the beans over them for the last 5 minutes`: as long as they take.
   if (ahead && COOKS_ALONG.test(plain(text)))
     return { minutes: [ahead.least, ahead.most], stated: true }
-  const [least, most] = GUESS[work]
+  const [least, most] = ONLY_HEATS.test(plain(text)) ? HEATED : GUESS[work]
   const things = Math.max(1, uses.length)
   const factor = work === 'cut' ? Math.min(3, 0.5 + 0.5 * things) : 1
   if (!HAS_A_USUAL_TIME.has(work)) doubts.push(GUESSED)

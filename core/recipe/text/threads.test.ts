@@ -431,4 +431,61 @@ describe('times and servings', () => {
     expect(waits(steps, 'fill with', 'bake the fish')).toBe(true)
     expect(steps.filter((s) => s.uses.some((u) => u.includes('oil')))).toEqual([])
   })
+
+  it('are the wet and the dry, and go into the cases that were lined', () => {
+    const steps = read(
+      'Line a 12-hole muffin tin with paper cases. Mash the bananas in a large bowl, beat in the eggs and oil. In another bowl mix the flour and sugar. Fold the dry into the wet. Spoon into the cases. Bake for 25 minutes at 180 °C. Cool in the tin for 5 minutes.',
+      '3 bananas\n2 eggs\n80 ml sunflower oil\n200 g flour\n100 g sugar',
+    )
+    expect(waits(steps, 'fold the dry', 'mash')).toBe(true)
+    expect(waits(steps, 'fold the dry', 'flour')).toBe(true)
+    expect(waits(steps, 'spoon into', 'line')).toBe(true)
+    expect(find(steps, 'bake').equipment).toContain('tin')
+  })
+
+  it('are tossed with the dressing that was stirred together beside them', () => {
+    const steps = read(
+      'Toss the cucumbers with the salt and leave to drain for 30 minutes. Whisk the vinegar and sugar until dissolved. Squeeze out the cucumbers, toss with the dressing and chill for an hour.',
+      '2 cucumbers\n1 tsp salt\n4 tbsp rice vinegar\n1 tbsp sugar',
+    )
+    expect(waits(steps, 'toss with the dressing', 'whisk')).toBe(true)
+    expect(waits(steps, 'whisk', 'drain')).toBe(false)
+  })
+
+  it('begin a dish with the sauce alone, and end before what is said of freezing', () => {
+    const steps = read(
+      'For the sauce, simmer the passata for 15 minutes. Mix the spinach with the ricotta. Spread a third of the sauce over the base of a large baking dish. Spoon the filling into the tubes and lay them in the dish. Pour over the remaining sauce. Bake for 35 minutes at 190 °C. To freeze, cool completely before baking, wrap well and freeze for up to 2 months.',
+      '700 g passata\n500 g spinach\n500 g ricotta\n250 g cannelloni tubes',
+    )
+    expect(waits(steps, 'spread a third', 'simmer')).toBe(true)
+    expect(waits(steps, 'spread a third', 'mix')).toBe(false)
+    expect(waits(steps, 'spoon the filling', 'mix')).toBe(true)
+    expect(steps.at(-1)!.do).toMatch(/^Bake/)
+  })
+
+  it('come to a simmer in as long as a pan takes, and no longer', () => {
+    const steps = read(
+      'Fry the paste in the oil for 2 minutes. Pour in the coconut milk and bring to a simmer. Add the beans and cook for 5 minutes.',
+      '2 tbsp curry paste\n1 tbsp oil\n400 ml coconut milk\n200 g green beans',
+    )
+    expect(find(steps, 'coconut').minutes).toEqual([5, 8])
+  })
+
+  it('are all ingredients where a greased pot has nothing in it yet, and leftovers are no step', () => {
+    const steps = read(
+      'Grease the slow cooker crock with butter. Add all the ingredients and stir. Cover and cook on low for 7 hours. Refrigerate leftovers in an airtight container for up to 5 days.',
+      '2 apples, peeled and diced\n200 g oats\n1.4 l water\n1/4 tsp salt',
+    )
+    expect(find(steps, 'add all').uses).toHaveLength(4)
+    expect(waits(steps, 'cook on low', 'add all')).toBe(true)
+    expect(steps.at(-1)!.do).toMatch(/cook on low/)
+  })
+
+  it('are one with how they are prepared in a list of one line', () => {
+    const { ingredients } = readRecipeText(
+      'Bowls\n\nServes 2\n280 g tofu\nFor the dressing: 2 tbsp soy sauce, 1 tbsp honey, juice of 1 lime, 1 clove garlic, grated\n\nShake the dressing ingredients together in a jar. Toss the tofu with the dressing.',
+    )
+    expect(ingredients.map((i) => i.item)).not.toContain('grated')
+    expect(ingredients.find((i) => i.item.includes('garlic'))!.preparation).toBe('grated')
+  })
 })
