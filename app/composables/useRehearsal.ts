@@ -66,7 +66,8 @@ export function useRehearsal(input: {
       follow.value = replan.value = undefined
       if (input.settled.value && input.plan.value?.activities.length) void rehearse('follow')
     },
-    { immediate: true },
+    // At once, so that its planner is given back before the next planning asks for some.
+    { immediate: true, flush: 'sync' },
   )
   return { follow, replan, running, rehearse, stop: () => team?.stop() }
 }

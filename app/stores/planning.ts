@@ -121,7 +121,10 @@ export const usePlanning = defineStore('planning', () => {
       if (best && best !== stored) {
         stored = best
         const found = best
-        void since.then((from) => store(session, found, problem, from)).catch(tell)
+        // Not once something else is wanted: what was taken up again would give way to it.
+        void since
+          .then((from) => (mine === turn ? store(session, found, problem, from) : undefined))
+          .catch(tell)
       }
     }
     const tell = (error: unknown) => {
