@@ -160,6 +160,7 @@ describe('the command line', () => {
     for (const [args, said] of [
       [[plan, '--policy', 'dance'], 'allowed: follow, replan, distracted'],
       [[plan, '--runs', '0'], 'a whole number from 1 up'],
+      [[plan, '--runs', '2000', '--policy', 'replan'], 'at most 1000 with the policy replan'],
       [[later], 'only a plan that keeps them can be followed'],
     ] as const) {
       const refused = run('rehearse', example('problem'), ...args)

@@ -7,6 +7,7 @@ import type { Kitchen } from '~~/core/kitchen'
 import type { Plan } from '~~/core/plan'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
+import { plain } from '~/composables/plain'
 import { workTogether, type Team } from '~/workers/planners'
 
 /** One run of the plan, played as it happens: to learn the dance before it counts. */
@@ -32,9 +33,7 @@ watch(
     playing.value = false
     run.value = undefined
     at.value = 0
-    const copy = JSON.parse(
-      JSON.stringify({ problem: props.compiled.problem, plan: props.plan }),
-    ) as { problem: CompiledSession['problem']; plan: Plan }
+    const copy = plain({ problem: props.compiled.problem, plan: props.plan })
     const [mine, number] = [
       workTogether(1, (p) => p.play(copy.problem, copy.plan, seed.value)),
       seed.value,

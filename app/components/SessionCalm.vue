@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { KeptPlan } from '~~/core/household'
-import { CALM, sessionSchema, type Calm, type CompiledSession, type Session } from '~~/core/session'
+import {
+  CALM,
+  MOST_CALM,
+  sessionSchema,
+  type Calm,
+  type CompiledSession,
+  type Session,
+} from '~~/core/session'
 import { counted } from '~~/core/quantity'
 import { spanText } from '~/composables/useClock'
 import { numberTyped } from '~/composables/useFields'
@@ -29,8 +36,9 @@ const set = (calm: number) => emit('change', (s) => ({ ...s, calm }))
 function type(typed: string) {
   wrong.value = undefined
   const calm = numberTyped(typed)
-  if (sessionSchema.shape.calm.safeParse(calm).success && !Number.isNaN(calm)) set(calm)
-  else wrong.value = `"${typed}" is not a share. Allowed: 0 to 30 percent, in whole numbers.`
+  if (sessionSchema.shape.calm.safeParse(calm).success) set(calm)
+  else
+    wrong.value = `"${typed}" is not a share. Allowed: 0 to ${MOST_CALM} percent, in whole numbers.`
 }
 
 /** What the plan on the page costs and gains against the shortest one that was found. */

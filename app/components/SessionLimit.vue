@@ -4,6 +4,7 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Recipe } from '~~/core/recipe'
 import { sessionSchema, type LeaveOut, type Session } from '~~/core/session'
+import { plain } from '~/composables/plain'
 import { numberTyped } from '~/composables/useFields'
 import { spanText } from '~/composables/useClock'
 import { workTogether, type Team } from '~/workers/planners'
@@ -54,7 +55,7 @@ async function ask() {
   end()
   tried.value = [0, props.session.dishes.length]
   const { session, kitchen, recipes } = props
-  const input = JSON.parse(JSON.stringify({ session, kitchen, recipes })) as typeof props
+  const input = plain({ session, kitchen, recipes })
   const team = workTogether(1, (planner) =>
     planner.leaveOut(
       input,

@@ -1,6 +1,7 @@
 import { kitchenSchema, readKitchen, type Kitchen, type KitchenInput } from '~~/core/kitchen'
 import type { Issue } from '~~/core/reading'
 import { freeId } from '~~/core/recipe'
+import { plain } from './plain'
 import { beingCooked } from '~/database/beingCooked'
 import { database } from '~/database/database'
 import { openedKitchen, openedSession, openSession } from '~/database/opened'
@@ -23,7 +24,7 @@ export function useKitchens() {
       database.transaction('rw', all, async () => {
         const current = await openedKitchen()
         if (!current) return []
-        const reading = readKitchen(JSON.parse(JSON.stringify(edit(current))))
+        const reading = readKitchen(plain(edit(current)))
         if (!reading.ok) return reading.issues
         await database.kitchens.put(reading.value)
         return []

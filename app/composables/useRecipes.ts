@@ -9,6 +9,7 @@ import {
   type Found,
   type Recipe,
 } from '~~/core/recipe'
+import { plain } from './plain'
 import { beingCooked } from '~/database/beingCooked'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
@@ -34,7 +35,7 @@ export function useRecipes() {
       database.transaction('rw', database.recipes, async () => {
         const current = await database.recipes.get(id)
         if (!current) return []
-        const edited = JSON.parse(JSON.stringify(edit(current))) as unknown
+        const edited = plain(edit(current))
         const reading = readRecipe(edited)
         if (!reading.ok) return reading.issues
         await database.recipes.put(reading.value)

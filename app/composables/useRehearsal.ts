@@ -3,6 +3,7 @@ import { onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Plan } from '~~/core/plan'
 import { quantile, type Policy, type Rehearsal } from '~~/core/rehearsal'
 import type { CompiledSession } from '~~/core/session'
+import { plain } from './plain'
 import { workTogether, type Team } from '~/workers/planners'
 
 /** Runs where the order of the plan is kept, and where it is planned anew: each of those is planned many times. */
@@ -14,8 +15,6 @@ export const honest = ({ finishes }: Rehearsal) => ({
   half: quantile(finishes, 0.5),
   most: quantile(finishes, 0.9),
 })
-
-const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** The plan on the page rehearsed in a worker, as soon as it is no longer being worked on. */
 export function useRehearsal(input: {

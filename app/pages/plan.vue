@@ -93,6 +93,7 @@ const handwork = computed(() =>
     </div>
     <PlanRehearsal
       v-if="plan && compiled && !broken.length"
+      class="no-print"
       :session="session"
       :kitchen="kitchen"
       :compiled="compiled"

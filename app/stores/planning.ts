@@ -10,6 +10,7 @@ import { NotSaved } from '~/database/failure'
 import { generation } from '~/database/household'
 import type { CheckedPlan, PlanningProgress, PlanningResult } from '~/workers/planner.worker'
 import { planTogether } from '~/workers/planTogether'
+import { plain } from '~/composables/plain'
 import { useSaving } from './saving'
 
 /** How long a plan is worked on by itself, in seconds. */
@@ -134,7 +135,7 @@ export const usePlanning = defineStore('planning', () => {
     }
     const showNowAndThen = useThrottleFn(show, LOOK_MS, true)
     current = planTogether(
-      JSON.parse(JSON.stringify(problem)) as Problem,
+      plain(problem),
       { seconds: seconds.value, seed },
       (result) => keep(session, mark, problem, result),
       (p) => {
@@ -201,7 +202,7 @@ export const usePlanning = defineStore('planning', () => {
     if (warm) return
     warm = true
     current = planTogether(
-      JSON.parse(JSON.stringify(problem)) as Problem,
+      plain(problem),
       { seconds: WARM_UP, seed: 1 },
       (result) => keep('', '', problem, result),
       () => {},

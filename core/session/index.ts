@@ -4,7 +4,14 @@ export { CALM, withCalm, type Calm } from './calm'
 export { compileSession, type CompiledSession, type FoodWait } from './compile'
 export type { Card } from './activities'
 export { dishesToMake, type DishToMake } from './dishes'
-export { MOST_BATCHES, sessionSchema, type Evening, type Session, type SessionDish } from './schema'
+export {
+  MOST_BATCHES,
+  MOST_CALM,
+  sessionSchema,
+  type Evening,
+  type Session,
+  type SessionDish,
+} from './schema'
 export { mendsOf, type Mend } from './mends'
 export { readSessionFile, recipeIssues, sessionFileSchema, type SessionFile } from './sessionFile'
 export { recipesFrom, sessionFrom } from './fromRecipes'

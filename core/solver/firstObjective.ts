@@ -10,7 +10,7 @@ export interface FirstObjective {
   name: ObjectiveName
   /** Whether clause learning can say what is the least of it. */
   learned: boolean
-  /** No plan has less; for the makespan other bounds say more. */
+  /** No plan has less. */
   least: number
   /**
    * By how much a plan may have less than what learning says: a wash may be drawn out to fill the time
@@ -26,15 +26,22 @@ export function firstObjective(model: Model): FirstObjective {
     name,
     // Without a latest hour there is always a later beginning: nothing to be learned.
     learned: isGoal(name, model.problem) && (name !== 'lateStart' || latest !== undefined),
-    least:
-      name === 'cost'
-        ? leastCost(model)
-        : name === 'lateStart'
-          ? 0 - (latest ?? NEVER)
-          : name === 'switches'
-            ? leastSwitches(model)
-            : 0,
+    least: leastOf(name, model, latest),
     slack: name === 'handsSpread' && model.stations.some((s) => s.wash) ? Infinity : 0,
+  }
+}
+
+/** A value that no plan has less of, without any search; for the makespan other bounds say more. */
+function leastOf(name: ObjectiveName, model: Model, latest: number | undefined): number {
+  switch (name) {
+    case 'cost':
+      return leastCost(model)
+    case 'lateStart':
+      return 0 - (latest ?? NEVER)
+    case 'switches':
+      return leastSwitches(model)
+    default:
+      return 0
   }
 }
 
