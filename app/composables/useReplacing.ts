@@ -9,13 +9,16 @@ export function useReplacing() {
   const saving = useSaving()
   const notices = useNotices()
 
-  /** Does it, and offers the way back to the state that was kept before. */
+  /**
+   * Does it, and offers the way back to the state that was kept before: within the same write, so that
+   * what the browser does only after a while is not without one.
+   */
   async function replace(
     what: string,
     text: string,
     action: () => Promise<number | undefined>,
   ): Promise<void> {
-    await notices.offerBack(text, await saving.write(what, action))
+    await saving.write(what, async () => notices.offerBack(text, await action()))
   }
 
   return {
