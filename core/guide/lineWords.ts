@@ -102,10 +102,15 @@ export class LineWords {
     )
     const over =
       pressed && lawOf(card.work).attend === 'watch' ? ENDING.pressure : ENDING[card.work]
-    const ending = this.staysOn(run.id) ? 'It stays on the heat' : (over ?? 'Done')
+    const about = card.about ? `: ${card.about}` : ''
+    if (this.staysOn(run.id)) {
+      // The burner is kept for it; but nothing is left on the heat with nobody beside it.
+      const off = then && `Turn off the heat under it until ${this.clock(next[0]!.at)}`
+      return (off || 'It stays on the heat') + about
+    }
     if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
       return `The pressure is down: open it away from your face${then}`
-    return `${ending}${card.about ? `: ${card.about}` : ''}${then}`
+    return `${over ?? 'Done'}${about}${then}`
   }
 
   /** Whether the burner goes on under it for the next step in the same pot. */

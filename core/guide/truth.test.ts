@@ -44,6 +44,20 @@ describe('every plan of a random session', () => {
     })
   })
 
+  it('leaves nothing on the heat for longer than a moment with nothing to do to it', () => {
+    let told = 0
+    always(({ compiled, plan, lines }) => {
+      const starts = new Map(plan.activities.map((a) => [a.id, a.start]))
+      for (const line of lines.filter((l) => l.text.startsWith('It stays on the heat'))) {
+        const next = compiled.links.filter((l) => l.from === line.activity).map((l) => l.to)
+        const soonest = Math.min(...next.map((id) => starts.get(id) ?? Infinity))
+        expect(soonest - line.at).toBeLessThanOrEqual(300)
+        told++
+      }
+    })
+    expect(told).toBeGreaterThan(0)
+  })
+
   it('keeps a vessel from the step that fills it until it is emptied', () => {
     always(({ compiled, plan }) => {
       const runs = new Map(plan.activities.map((a) => [a.id, a]))

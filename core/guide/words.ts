@@ -1,5 +1,5 @@
 import { KINDS, oneOf, type Kitchen, type KitchenStation } from '../kitchen'
-import { lowerFirst, type WorkKind } from '../recipe'
+import { isStoodBeside, lowerFirst, type WorkKind } from '../recipe'
 
 /** A station as one says it in a sentence: `the wide pan`, `a tray`, `the front left burner`. */
 export function placeWords(id: string, kitchen: Kitchen): string {
@@ -47,10 +47,8 @@ export const ENDING: Partial<Record<WorkKind, string>> = {
 
 const CUE = /\b(?:until|till) ([^.;()]+)/i
 
-/** A simmer of less than so many seconds is stood beside. */
-const BRIEF = 600
 export const mindingOf = (work: WorkKind, seconds: number) =>
-  work === 'simmer' && seconds < BRIEF
+  isStoodBeside(work, seconds)
     ? { kind: 'stir' as const, text: 'Stay near it, and stir now and then' }
     : MINDING[work]
 

@@ -55,6 +55,17 @@ describe('what a step is about', () => {
     ).toBe('the carrots and leeks')
   })
 
+  it('is not the less of what comes together, where only that is named', () => {
+    const of = (method: string) => aboutOf('2 onions\n800 g minced beef\n1 tsp cumin', method)
+    const browned = 'Soften the onions for 10 minutes, then lift out. Brown the beef for 8 minutes.'
+    expect(
+      of(
+        `${browned} Return the onions to the pot with all the beef and the cumin. Simmer for 1 hour.`,
+      ),
+    ).toBe('the minced beef, onions and the rest')
+    expect(of('Soften the onions for 10 minutes.')).toBe('the onions')
+  })
+
   it('is the dish where most of it is in, and dough while it rises', () => {
     const { steps, ...rest } = readRecipeText(
       'Focaccia with rosemary\n\nIngredients\n500 g flour\n7 g sachet dried yeast\n300 ml water\n2 sprigs rosemary\n\nMethod\nMix the flour, yeast and water. Prove for 1 hour. Scatter over the rosemary. Bake for 25 minutes at 220 °C.',

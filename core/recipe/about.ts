@@ -14,7 +14,17 @@ type Ingredient = Recipe['ingredients'][number]
  */
 export function aboutSteps(recipe: Recipe): Map<string, string> {
   const links = foodLinks(recipe)
-  const called = new Map(recipe.steps.map((s) => [s.id, calledIn(s.do, recipe)]))
+  const insideOf = (id: string) => {
+    const inside = comesFrom(links, id)
+    return recipe.steps.filter((s) => inside.has(s.id))
+  }
+  const called = new Map(
+    recipe.steps.map((step) => {
+      const name = calledIn(step.do, recipe)
+      const joins = step.uses.length > 1 || links.filter((l) => l.to === step.id).length > 1
+      return [step.id, name && joins && isMinor(name, insideOf(step.id), recipe) ? null : name]
+    }),
+  )
   const nameAt = (id: string, hops = 2): string | null | undefined => {
     const own = called.get(id)
     if (own !== undefined || !hops) return own
@@ -23,14 +33,14 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
   }
   return new Map(
     recipe.steps.flatMap((step) => {
-      const inside = comesFrom(links, step.id)
+      const inside = insideOf(step.id)
       const about =
         nameAt(step.id) ??
         (step.work === 'prove' ? 'the dough' : undefined) ??
         inWords(
-          new Set(recipe.steps.filter((s) => inside.has(s.id)).flatMap((s) => s.uses)),
+          new Set(inside.flatMap((s) => s.uses)),
           recipe,
-          recipe.steps.some((s) => inside.has(s.id) && s.work === 'bake'),
+          inside.some((s) => s.work === 'bake'),
         )
       return about === undefined ? [] : [[step.id, about] as const]
     }),
@@ -95,11 +105,24 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
 const wordsOf = (text: string) => (text.toLowerCase().match(/[a-z-]{3,}/g) ?? []).map(singular)
 const headOf = (item: string) => wordsOf(item.replace(/\s*[,(].*$/, '')).slice(-1)
 
-function inWords(used: ReadonlySet<string>, recipe: Recipe, baked: boolean): string | undefined {
-  const food = recipe.ingredients
+/** Whether a name is that of an ingredient with something that matters more beside it: onions under mince. */
+function isMinor(name: string, inside: Recipe['steps'], recipe: Recipe): boolean {
+  const nouns = new Set(wordsOf(name))
+  const named = (i: { item: string }) => headOf(i.item).some((w) => nouns.has(w))
+  if ([...nouns].some((w) => PRODUCTS.has(w)) || !recipe.ingredients.some(named)) return false
+  const [most] = foodIn(new Set(inside.flatMap((s) => s.uses)), recipe)
+  return most !== undefined && !named(most)
+}
+
+/** What is in it but oil, salt and water, meat and fish first, then what there is most of. */
+const foodIn = (used: ReadonlySet<string>, recipe: Recipe) =>
+  recipe.ingredients
     .filter((i) => used.has(i.id) && !isStaple(i.item) && !isLiquid(i.item))
-    .map((i) => ({ name: nameOf(i), rank: isMeat(i.item) ? Infinity : grams(i) }))
+    .map((i) => ({ item: i.item, name: nameOf(i), rank: isMeat(i.item) ? Infinity : grams(i) }))
     .sort((a, b) => b.rank - a.rank || 0)
+
+function inWords(used: ReadonlySet<string>, recipe: Recipe, baked: boolean): string | undefined {
+  const food = foodIn(used, recipe)
   const names = [...new Set(food.map((f) => f.name))]
   if (!names.length) return undefined
   // Bread is not called after its yeast.

@@ -64,4 +64,13 @@ export {
   type Way,
 } from './schema'
 export { isFish, isMeat, readRecipeText, type RecipeRead } from './text'
-export { cooks, HANDLING_ATTENTION, lawOf, WORK_KINDS, type WorkKind, type WorkLaw } from './work'
+export {
+  attentionFor,
+  cooks,
+  HANDLING_ATTENTION,
+  isStoodBeside,
+  lawOf,
+  WORK_KINDS,
+  type WorkKind,
+  type WorkLaw,
+} from './work'

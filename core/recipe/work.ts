@@ -51,6 +51,14 @@ export const WORK = {
   chill: waiting,
 } satisfies Record<string, WorkLaw>
 
+/** A simmer of less than so many seconds is stood beside and stirred: it wants an eye like what softens. */
+const STOOD_BESIDE = 600
+export const isStoodBeside = (kind: WorkKind, seconds: number) =>
+  kind === 'simmer' && seconds < STOOD_BESIDE
+/** Attention that work of so many seconds wants while it goes on, in percent of a cook. */
+export const attentionFor = (kind: WorkKind, seconds: number) =>
+  isStoodBeside(kind, seconds) ? WORK.soften.attention : lawOf(kind).attention
+
 export type WorkKind = keyof typeof WORK
 export const WORK_KINDS = Object.keys(WORK) as [WorkKind, ...WorkKind[]]
 export const lawOf = (kind: WorkKind): WorkLaw => WORK[kind]

@@ -2,6 +2,7 @@ import type { HouseRules, Kitchen, Person } from '../kitchen'
 import { rampSeconds, type ProblemInput } from '../problem'
 import { measurable } from '../quantity'
 import {
+  attentionFor,
   HANDLING_ATTENTION,
   ingredientLine,
   lawOf,
@@ -195,7 +196,8 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
   const cools = step.work === 'cool' && strict
   const walk = 2 * minute(walkTo(way, place.kitchen))
   // Nobody watches from afar: who minds what stands apart has no eyes left for anything else.
-  const watched = walk > 0 ? Math.max(law.attention, leastAttention(place.cooks)) : law.attention
+  const wanted = attentionFor(step.work, usual)
+  const watched = walk > 0 ? Math.max(wanted, leastAttention(place.cooks)) : wanted
   const seconds: [number, number] = [
     usual + (law.attend === 'hands' ? walk : 0),
     cools

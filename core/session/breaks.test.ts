@@ -59,6 +59,29 @@ describe('breaks', () => {
     for (const line of told) expect([line.kind, line.dish || undefined]).toEqual(['do', undefined])
   })
 
+  it('leave an eye for what murmurs by itself, and none for what is stood beside', () => {
+    const beside = (watch: number) => {
+      const problem = problemOf({
+        cooks: [{ id: 'ana', attention: 80 }],
+        activities: [
+          {
+            id: 'pot',
+            label: 'pot',
+            modes: [{ id: 'm', phases: [{ seconds: [4700, 4700], watch }] }],
+          },
+        ],
+      })
+      return solve(withBreaks(problem, { ...USUAL_RULES, breather: 10 }, {}), { iterations: 60 })
+    }
+    const rests = (watch: number) => {
+      const { activities } = beside(watch)
+      const pot = activities.find((a) => a.id === 'pot')!
+      return activities.filter((a) => a.id !== 'pot' && a.start < pot.end && a.end > pot.start)
+    }
+    expect(rests(10).length).toBeGreaterThan(0)
+    expect(rests(30)).toEqual([])
+  })
+
   it('have all eat together where the session is long, and never where it is short', () => {
     const rules = { ...USUAL_RULES, meal: 25 }
     const stewing = (hours: number) =>

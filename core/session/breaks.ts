@@ -5,6 +5,8 @@ import { roughBound } from '../solver'
 import type { Card } from './activities'
 
 const HOUR = 3600
+/** What may be kept an eye on from a chair, of attention: a simmer, a pressure cooker, never a frying pan. */
+const FROM_A_CHAIR = 15
 /** A breather comes when a cook has been at it for a while, and may be late by so much. */
 const AFTER = 900
 /** A session that takes so long at least has a meal in it, begun after two hours and over by the fourth. */
@@ -13,9 +15,9 @@ const MEAL = [2 * HOUR, 4 * HOUR] as const
 
 /**
  * The problem with the breaks that the house wants: minutes for each cook in every hour that the session
- * takes at least, and a meal for all together where it is long. They take hands and nothing else, so that
- * what only wants an eye kept on it goes on; and they count for nothing, so that no plan is longer but for
- * the work that waits meanwhile.
+ * takes at least, and a meal for all together where it is long. They take hands and all attention but what
+ * a pot that murmurs by itself wants; and they count for nothing, so that no plan is longer but for the
+ * work that waits meanwhile.
  */
 export function withBreaks(
   problem: Problem,
@@ -29,7 +31,7 @@ export function withBreaks(
   const pins = [...(problem.pins ?? [])]
   const add = (
     id: string,
-    cook: string,
+    { id: cook, attention }: Problem['cooks'][number],
     minutes: number,
     text: string,
     from: number,
@@ -46,7 +48,12 @@ export function withBreaks(
         {
           id: 'rest',
           needs: [],
-          phases: [{ seconds: [60 * minutes, 60 * minutes], hands: { attention: 0 } }],
+          phases: [
+            {
+              seconds: [60 * minutes, 60 * minutes],
+              hands: { attention: Math.max(0, attention - FROM_A_CHAIR) },
+            },
+          ],
         },
       ],
     })
@@ -63,11 +70,11 @@ export function withBreaks(
       later: [],
     }
   }
-  for (const [k, { id: cook }] of problem.cooks.entries()) {
+  for (const [k, cook] of problem.cooks.entries()) {
     const words = `Sit down for ${counted(breather, 'minute')}`
     for (let hour = 0; breather && (hour + 1) * HOUR + AFTER <= length; hour++)
       add(
-        `break.${cook}.${hour + 1}`,
+        `break.${cook.id}.${hour + 1}`,
         cook,
         breather,
         words,
@@ -75,10 +82,16 @@ export function withBreaks(
         (hour + 1) * HOUR,
       )
     if (!meal || length < LONG) continue
-    add(`meal.${cook}`, cook, meal, `Eat something: ${counted(meal, 'minute')}`, ...MEAL)
+    add(`meal.${cook.id}`, cook, meal, `Eat something: ${counted(meal, 'minute')}`, ...MEAL)
     const [first] = problem.cooks
     if (k > 0)
-      relations.push({ from: `meal.${first!.id}`, to: `meal.${cook}`, kind: 'SS', min: 0, max: 0 })
+      relations.push({
+        from: `meal.${first!.id}`,
+        to: `meal.${cook.id}`,
+        kind: 'SS',
+        min: 0,
+        max: 0,
+      })
   }
   return { ...problem, activities, relations, pins }
 }

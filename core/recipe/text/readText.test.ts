@@ -160,4 +160,14 @@ describe('a text of any kind', () => {
     expect(ingredients.map((x) => x.item)).toEqual(['braising steak', 'brown ale', 'tomato purée'])
     expect(steps.some((s) => /serves/i.test(s.do))).toBe(false)
   })
+
+  it('takes chili powder for a spice, and says of what no step takes', () => {
+    const read = readRecipeText(
+      'Chili\n\nIngredients\n1 tablespoon chili powder\n1 tsp cumin\n2 cloves garlic\n500 g minced beef\n100 g walnuts\n\nMethod\nBrown the beef for 8 minutes. Add the garlic and spices and simmer for 1 hour.',
+    )
+    const used = new Set(read.steps.flatMap((s) => s.uses))
+    const item = (of: string) => read.ingredients.find((i) => i.item.includes(of))!.id
+    expect([used.has(item('chili')), used.has(item('cumin'))]).toEqual([true, true])
+    expect(read.doubts).toContain('no step takes it: walnuts')
+  })
 })

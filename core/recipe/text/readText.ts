@@ -46,6 +46,9 @@ export function recipeFrom(parts: {
   const { steps, unused } = stepsOf(parts.method, ingredients)
   const doubts = [...parts.doubts]
   if (!steps.length) doubts.push('no steps were found in the text')
+  const used = new Set(steps.flatMap((s) => s.uses))
+  for (const { id, item } of steps.length ? ingredients : [])
+    if (!used.has(id)) doubts.push(`no step takes it: ${item}`)
   for (const sentence of unused) doubts.push(`nothing to do was read in: ${sentence}`)
   return { name: parts.name, serves: parts.serves ?? 4, ingredients, steps, doubts }
 }

@@ -27,7 +27,7 @@ const CATEGORIES: [RegExp, RegExp][] = [
   ],
   [
     /\b(?:spices)\b/,
-    /\b(?:cumin|coriander|turmeric|paprika|cinnamon|cardamom|cloves|spice|masala|curry powder|chilli|ginger|allspice|nutmeg)\b/,
+    /\b(?:cumin|coriander|turmeric|paprika|cinnamon|cardamom|cloves|spice|masala|curry powder|chill?i|chile|cayenne|pepper flakes|fennel seeds?|caraway|fenugreek|saffron|sumac|mustard powder|star anise|garam|ginger|allspice|nutmeg)\b/,
   ],
   [
     /\b(?:herbs)\b/,
