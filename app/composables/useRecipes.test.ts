@@ -15,7 +15,7 @@ beforeEach(async () => {
   await replaceHousehold(demoHousehold, 'test')
 })
 const cooking = () =>
-  database.cooking.put({ session: 'before-lambing', startedAt: Date.now(), done: [] })
+  database.cooking.put({ session: 'before-lambing', startedAt: Date.now(), events: [], plans: [] })
 const read = readRecipeText('Soda bread\n\n400 g flour\n\nMethod\nBake at 200C for 30 minutes.')
 
 describe('useRecipes', () => {

@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import { mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { database } from '~/database/database'
+import { useLive } from '~/composables/useLive'
 import { useColours } from '~/composables/useColours'
 import { useSaving } from '~/stores/saving'
 
 const saving = useSaving()
 const { dark, turn } = useColours()
+
+/** Whether anything is being cooked: then it rings here, whichever page is open. */
+const cooks = useLive(async () => (await database.cooking.count()) > 0)
 
 const rooms = [
   { to: '/choose', name: 'Choose' },
@@ -46,6 +51,7 @@ const owned = [
       />
     </header>
     <SavingBar />
+    <RunningBell v-if="cooks" />
     <main id="main" class="page" tabindex="-1">
       <slot v-if="saving.opened" />
       <p v-else class="quiet" role="status">Opening the household …</p>

@@ -1,145 +1,206 @@
 <script setup lang="ts">
-import { useIntervalFn } from '@vueuse/core'
+import { mdiPause, mdiPlay } from '@mdi/js'
+import { onKeyStroke, useMediaQuery, useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { counted } from '~~/core/quantity'
-import { finish, undo } from '~~/core/logbook'
-import { useSession } from '~/composables/useSession'
-import { useTelling } from '~/composables/useTelling'
-import { timerText } from '~/composables/useClock'
+import type { Timer, Turn } from '~~/core/logbook'
 import { database } from '~/database/database'
+import { useActs } from '~/composables/useActs'
+import { spanText, timerText } from '~/composables/useClock'
+import { useRunning } from '~/composables/useRunning'
+import { useTelling } from '~/composables/useTelling'
 import { useNotices } from '~/stores/notices'
 import { useSaving } from '~/stores/saving'
 
 useHead({ title: 'Cook · Cadrum' })
-const { ready, session, kitchen, cooking, compiled, plan, broken } = useSession()
+const run = useRunning()
+const { ready, session, kitchen, recipes, cooking, compiled, plan, broken } = run
+const { now, standing, left, places, timers, out, paused, counted, handOf, timeAt, tell } = run
 const notices = useNotices()
 const saving = useSaving()
-const save = <T,>(action: () => Promise<T>) => saving.write('what was cooked', action)
-const at = ref(Date.now())
-useIntervalFn(() => (at.value = Date.now()), 500)
 
-const lines = useTelling({ session, kitchen, compiled, plan })
-/** What each cook is told, as things to tick off, in the order of the list. */
-const tasks = computed(() =>
-  lines.value.map((line) => ({
-    key: line.key,
-    cook: line.cook,
-    from: line.at,
-    to: line.free,
-    line,
+const planned = useTelling({ session, kitchen, compiled, plan })
+const cooks = computed(() =>
+  (session.value?.cooks ?? []).map((id) => ({
+    id,
+    name: kitchen.value?.people.find((p) => p.id === id)?.name ?? id,
   })),
 )
-const left = computed(() => {
-  const done = new Set(cooking.value?.done.map((d) => d.key))
-  return tasks.value.filter((t) => !done.has(t.key)).length
-})
-/** Seconds since the start; they stand still once everything is done. */
-const gone = computed(() => {
-  const log = cooking.value
-  if (!log) return 0
-  const end = left.value ? at.value : Math.max(log.startedAt, ...log.done.map((d) => d.endedAt))
-  return (end - log.startedAt) / 1000
-})
-/** What goes on by itself: begun when its line was ticked off, until the line that ends it is. */
-const alone = computed(() => {
-  const log = cooking.value
-  if (!log) return []
-  const ended = new Map(log.done.map((d) => [d.key, d.endedAt]))
-  return lines.value.flatMap((line) => {
-    const begun = ended.get(line.key)
-    if (begun === undefined || line.until <= line.free) return []
-    if (line.kind !== 'start' && line.kind !== 'cold') return []
-    const end = lines.value.find(
-      (l) => l.activity === line.activity && (l.kind === 'end' || l.kind === 'out'),
-    )
-    if (!end || ended.has(end.key)) return []
-    const over = begun + (line.until - line.free) * 1000
-    return [{ key: line.key, text: line.text, left: Math.round((over - at.value) / 1000) }]
-  })
-})
-
-async function start() {
-  if (!session.value) return
-  at.value = Date.now()
-  const log = { session: session.value.id, startedAt: at.value, done: [] }
-  await save(() => database.cooking.put(log))
-}
-
-async function edit(change: (log: NonNullable<typeof cooking.value>) => typeof cooking.value) {
-  const id = session.value?.id
-  if (id === undefined) return
-  await save(() =>
-    database.transaction('rw', database.cooking, async () => {
-      const log = await database.cooking.get(id)
-      const next = log && change(log)
-      if (next) await database.cooking.put(next)
-    }),
-  )
-}
+/** Whose device this is; on a wide screen everybody is there at once. */
+const mine = useStorage('cadrum-cook', '')
+const wide = useMediaQuery('(min-width: 1180px)')
+const own = computed(() => cooks.value.find((c) => c.id === mine.value)?.id ?? cooks.value[0]?.id)
+const shown = computed(() =>
+  wide.value ? cooks.value : cooks.value.filter((c) => c.id === own.value),
+)
+const finish = computed(() => standing.value && timeAt(standing.value.finish))
+const late = computed(() => counted.value.findLast((e) => e.kind === 'planned'))
+const { added, done, more, moreTime, later, skip, handOver, first, add } = useActs(run)
 
 async function stop() {
   const log = cooking.value
   if (!log) return
-  await save(() => database.cooking.delete(log.session))
+  await saving.write('what was cooked', () => database.cooking.delete(log.session))
   notices.show({
     text: 'The session is stopped.',
-    undo: () => save(() => database.cooking.put(log)),
+    undo: () => saving.write('what was cooked', () => database.cooking.put(log)),
   })
 }
+
+const seesLog = ref(false)
+const cards = ref<{ key: (n: number) => void }[]>([])
+/** Keys stand for what is on the screen; in a field they are what they are. */
+const typing = (e: KeyboardEvent) =>
+  e.ctrlKey ||
+  e.metaKey ||
+  e.altKey ||
+  !cooking.value ||
+  (e.target as HTMLElement).closest(
+    'input, textarea, select, button, a, [role="menu"], .v-overlay',
+  ) !== null
+onKeyStroke(['1', '2', '3', '4', '5', '6', '7', '8', '9', ' '], (e) => {
+  if (typing(e)) return
+  e.preventDefault()
+  const k = shown.value.findIndex((c) => c.id === own.value)
+  cards.value[Math.max(0, k)]?.key(e.key === ' ' ? 1 : Number(e.key))
+})
+onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
+  if (typing(e) || cooks.value.length < 2) return
+  e.preventDefault()
+  const k = cooks.value.findIndex((c) => c.id === own.value)
+  const by = e.key === 'ArrowRight' ? 1 : cooks.value.length - 1
+  mine.value = cooks.value[(k + by) % cooks.value.length]!.id
+})
 </script>
 
 <template>
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
-  <section v-else-if="!plan" class="start">
+  <section v-else-if="!plan && !cooking" class="start">
     <h1>No plan to cook from</h1>
     <p>Make one first: it takes a few seconds.</p>
     <v-btn to="/plan" color="primary" size="large">To the plan</v-btn>
   </section>
-  <section v-else-if="!cooking" class="start">
-    <h1>{{ session.name }}</h1>
-    <p>
-      {{ tasks.length }} things to do for {{ counted(session.cooks.length, 'cook') }}. The clock
-      starts when you press the button, whatever time the plan says.
-    </p>
-    <p v-if="broken.length" class="caution">
-      No plan keeps everything. This one comes nearest, but: {{ broken.join('; ') }}.
-    </p>
-    <p class="caution">
-      Hot pans, sharp blades, raw meat: follow your local guidance and the makers’ manuals. The plan
-      never knows better than what you see in the pan.
-    </p>
-    <v-btn color="primary" size="x-large" data-test="start" @click="start">Start cooking now</v-btn>
+  <CookReady
+    v-else-if="!cooking && plan && compiled"
+    :session="session"
+    :kitchen="kitchen"
+    :compiled="compiled"
+    :plan="plan"
+    :lines="planned"
+    :recipes="recipes"
+    :broken="broken"
+    @start="run.start()"
+  />
+  <section v-else-if="!standing || !compiled" class="start">
+    <h1>This session cannot go on</h1>
+    <p>Its recipes or its kitchen have changed since it began. What was told so far is kept.</p>
+    <v-btn variant="outlined" size="large" @click="stop">Stop the session</v-btn>
   </section>
   <section v-else>
     <div class="top">
       <h1>{{ left ? 'On the stove' : 'All done' }}</h1>
-      <p class="quiet figure">{{ timerText(gone) }} since the start · {{ left }} to go</p>
-      <v-btn variant="outlined" @click="stop">Stop the session</v-btn>
+      <p class="figure" data-test="forecast">
+        <template v-if="left">
+          Finished about <strong>{{ finish }}</strong><template
+            v-if="run.most.value !== undefined && run.most.value > standing.finish + 60"
+            >, nine times in ten by {{ timeAt(run.most.value) }}</template
+          >
+          · {{ left }} to go · {{ timerText(now) }} since the start
+        </template>
+        <template v-else>{{ spanText(standing.finish) }} from beginning to end.</template>
+      </p>
+      <v-btn
+        v-if="left"
+        height="56"
+        :variant="paused ? 'flat' : 'tonal'"
+        :color="paused ? 'primary' : undefined"
+        :prepend-icon="paused ? mdiPlay : mdiPause"
+        data-test="pause"
+        @click="tell(paused ? { kind: 'resumed' } : { kind: 'paused' })"
+      >
+        {{ paused ? 'Go on' : 'Pause all' }}
+      </v-btn>
+      <v-btn height="56" variant="tonal" :aria-expanded="seesLog" @click="seesLog = !seesLog">
+        What has happened
+      </v-btn>
+      <v-btn height="56" variant="outlined" @click="stop">Stop the session</v-btn>
     </div>
-    <div class="cooks">
-      <CookCard
-        v-for="cook in session.cooks"
-        :key="cook"
-        :name="kitchen.people.find((p) => p.id === cook)?.name ?? cook"
-        :cook="cook"
-        :tasks="tasks"
-        :cooking="cooking"
+    <p v-if="paused" class="told" role="status">
+      Hands stand still since {{ timeAt(Math.round((paused.at - cooking!.startedAt) / 1000)) }}.
+      What is on the heat goes on, and rings.
+    </p>
+    <p v-else-if="run.replanning.value && left" class="told quiet" role="status">
+      Looking how to go on best …
+    </p>
+    <p v-else-if="late && left" class="told" role="status" data-test="replanned">
+      {{ late.kind === 'planned' ? late.words : '' }}
+    </p>
+    <p v-for="w in standing.waits.slice(0, 2)" :key="w.between.join()" class="told caution">
+      Stands {{ spanText(w.over) }} too long by this order:
+      {{ compiled.cards[w.between[0]]?.about ?? compiled.cards[w.between[0]]?.text ?? '' }}. Keep it
+      covered and, if it is not to stay warm, cold.
+    </p>
+    <v-btn-toggle
+      v-if="!wide && cooks.length > 1"
+      :model-value="own"
+      mandatory
+      variant="outlined"
+      class="whose"
+      aria-label="Whose work"
+      @update:model-value="mine = $event"
+    >
+      <v-btn v-for="c in cooks" :key="c.id" :value="c.id" height="56">{{ c.name }}</v-btn>
+    </v-btn-toggle>
+    <div class="stove">
+      <div class="cooks">
+        <NowCard
+          v-for="c in shown"
+          :key="c.id"
+          ref="cards"
+          :cook="c.id"
+          :name="c.name"
+          :others="cooks.filter((o) => o.id !== c.id)"
+          :hand="handOf(c.id)"
+          :going="left > 0"
+          :paused="paused !== undefined"
+          :kitchen="kitchen"
+          :compiled="compiled"
+          :added="added(handOf(c.id).now?.line.key)"
+          :can-undo="counted.some((e) => e.cook === c.id)"
+          @done="(turn: Turn, ago: number) => done(c.id, turn, ago)"
+          @more="(turn: Turn, minutes: number) => more(c.id, turn, minutes)"
+          @later="(turn: Turn, minutes: number) => later(c.id, turn, 60 * minutes)"
+          @skip="skip(c.id, $event)"
+          @hand="(turn: Turn, to: string) => handOver(c.id, turn, to)"
+          @first="first(c.id, $event)"
+          @added="add(c.id, $event)"
+          @undo="run.undo(c.id)"
+        />
+      </div>
+      <StoveMap
         :kitchen="kitchen"
-        :compiled="compiled!"
-        :at="at"
-        @done="(key) => edit((log) => finish(tasks, log, cook, Date.now(), key))"
-        @undo="edit((log) => undo(log, cook))"
+        :compiled="compiled"
+        :places="places"
+        :timers="timers"
+        :out="out"
+        :now="now"
+        @out="(station: string, on: boolean) => tell({ kind: on ? 'out' : 'back', station })"
+        @more="(timer: Timer, minutes: number) => moreTime(timer, minutes)"
       />
     </div>
-    <h2>Running by itself</h2>
-    <ul v-if="alone.length" class="alone">
-      <li v-for="u in alone" :key="u.key">
-        <span>{{ u.text }}</span>
-        <span class="figure time" :class="{ over: u.left < 0 }">{{ timerText(u.left) }}</span>
-      </li>
-    </ul>
-    <p v-else class="quiet">Nothing yet. What cooks without you is timed here.</p>
+    <CookLog
+      v-if="seesLog || !left"
+      :events="counted"
+      :kitchen="kitchen"
+      :compiled="compiled"
+      :time-at="timeAt"
+      :started-at="cooking!.startedAt"
+      @undo="tell({ kind: 'undone', event: $event })"
+      @correct="
+        (event: string, from: number, to: number) => tell({ kind: 'corrected', event, from, to })
+      "
+      @note="tell({ kind: 'note', text: $event })"
+    />
   </section>
 </template>
 
@@ -157,39 +218,35 @@ async function stop() {
 .top {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: baseline;
+  gap: 8px 16px;
+  align-items: center;
 }
 .top p {
-  flex: 1;
+  flex: 1 1 300px;
+  font-size: 1.15rem;
+}
+.told {
+  margin: 6px 0;
+  font-size: 1.15rem;
+}
+.whose {
+  margin: 8px 0;
+}
+.stove {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  gap: 18px;
+  align-items: start;
+  margin-top: 8px;
 }
 .cooks {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
-  gap: 18px;
-  margin: 14px 0 26px;
+  grid-template-columns: repeat(auto-fit, minmax(min(330px, 100%), 1fr));
+  gap: 14px;
 }
-h2 {
-  font-size: 1.3rem;
-}
-.alone {
-  padding: 0;
-  list-style: none;
-}
-.alone li {
-  display: flex;
-  justify-content: space-between;
-  gap: 16px;
-  align-items: baseline;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-  font-size: 1.25rem;
-}
-.time {
-  font-family: var(--display);
-  font-size: 1.6rem;
-}
-.over {
-  color: rgb(var(--v-theme-error));
+@media (max-width: 1000px) {
+  .stove {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import { startAnew, worthTelling, type Anew } from '~~/core/logbook'
 import { breachText, checkPlan, comparePlans, relaxed, type Plan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import {
@@ -188,6 +189,22 @@ const planner = {
       await breathe()
     }
     return going.result()
+  },
+  /**
+   * Plans what is left of a session under way for so many seconds, beside going on in the order that the
+   * cooks have in mind; nothing where that is as good.
+   */
+  async anew(
+    problem: Problem,
+    kept: Plan,
+    { seconds, seed }: { seconds: number; seed: number },
+  ): Promise<Anew | undefined> {
+    stopped = unwanted = false
+    const clock = () => performance.now()
+    const going = startAnew(problem, kept, { seconds, seed, clock })
+    while (!stopped && going.advance(SLICE_MS)) await breathe()
+    const best = going.best()
+    return best && worthTelling(problem, kept, best) ? best : undefined
   },
   /** One run of it, as a plan that turned out so. */
   play: (problem: Problem, plan: Plan, seed: number): Plan => played(problem, plan, { seed }),

@@ -28,6 +28,11 @@ export const instructionSchema = z.strictObject({
   dish: z.string().optional(),
   step: z.string().optional(),
   activity: z.string().optional(),
+  /**
+   * Which instants of its activity it goes from and to, where the cook's saying so tells that they have
+   * come: 0 is the beginning, k the end of its k-th phase.
+   */
+  points: z.tuple([z.int(), z.int()]).optional(),
   text: z.string(),
   /** What goes in now, with its share of the amounts. */
   amounts: z.array(z.string()),

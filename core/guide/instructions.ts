@@ -109,6 +109,7 @@ class Telling {
         free: run.end,
         kind: 'do',
         cook: first!.cook,
+        points: [0, run.phases.length],
         text: this.words.opening(words, run, card),
         amounts: card.uses,
       })
@@ -122,6 +123,7 @@ class Telling {
       free: opens ? first!.to : run.start,
       kind: cold ? 'cold' : 'start',
       cook: first!.cook,
+      points: [0, opens ? 1 : 0],
       text: this.words.opening(words, run, card),
       amounts: card.uses,
       ...this.heatOf(run, mode.phases[main]!),
@@ -147,6 +149,7 @@ class Telling {
         at: at.from,
         until: run.phases[phase + 1]?.to ?? at.to,
         kind: 'start',
+        points: [phase, phase],
         step,
         text,
         ...this.heatOf(run, mode.phases[phase + 1]!),
@@ -171,6 +174,7 @@ class Telling {
       until: run.end,
       free: run.end,
       kind: cold ? 'out' : 'end',
+      points: [takesOff ? closing : closing + 1, closing + 1],
       cook: takesOff ? run.phases[closing]!.cook : undefined,
       text: this.words.ending(run, card, words),
     })
@@ -186,9 +190,10 @@ class Telling {
       const same = before && before.celsius === s.celsius && before.method === s.method
       const which = names.size > 1 ? placeWords(s.station, this.kitchen) : 'the oven'
       const heat = s.method === 'grill' ? 'the grill, at full heat' : this.dial(s.celsius)
+      const set = `oven ${s.station} ${s.method} ${Math.round(s.celsius)}`
       if (!same)
         this.push({
-          key: `oven ${s.station} ${s.setAt}`,
+          key: `${set} ${this.lines.filter((l) => l.key.startsWith(set)).length + 1}`,
           at: s.setAt,
           until: s.from,
           kind: 'oven',

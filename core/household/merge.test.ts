@@ -66,9 +66,9 @@ describe('mergeHouseholds', () => {
       recipes: [{ ...base, serves: 77 }],
       kitchens: [{ ...demoKitchen, name: 'Ours' }],
       sessions: [{ ...demoSession, name: 'Ours' }],
-      cooking: [{ session: demoSession.id, startedAt: 1, done: [] }],
+      cooking: [{ session: demoSession.id, startedAt: 1, events: [], plans: [] }],
     }
-    const cooking = [{ session: demoSession.id, startedAt: 2, done: [] }]
+    const cooking = [{ session: demoSession.id, startedAt: 2, events: [], plans: [] }]
     const { household, sessionOf } = mergeHouseholds(here, { ...demo, cooking })
     expect(sessionOf(demoSession.id)).toBe(`${demoSession.id}-2`)
     const takes = household.recipes.flatMap((r) => r.steps.flatMap((s) => s.takes))
@@ -78,8 +78,8 @@ describe('mergeHouseholds', () => {
     expect(ours).toMatchObject({ name: 'Ours', kitchen: demoKitchen.id })
     expect(theirs).toMatchObject({ kitchen: `${demoKitchen.id}-2`, id: `${demoSession.id}-2` })
     expect(household.cooking).toEqual([
-      { session: demoSession.id, startedAt: 1, done: [] },
-      { session: `${demoSession.id}-2`, startedAt: 2, done: [] },
+      { session: demoSession.id, startedAt: 1, events: [], plans: [] },
+      { session: `${demoSession.id}-2`, startedAt: 2, events: [], plans: [] },
     ])
     expect(sound(household)).toBe(true)
   })

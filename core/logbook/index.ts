@@ -1,9 +1,9 @@
-export {
-  cookingSchema,
-  cookView,
-  finish,
-  undo,
-  type Cooking,
-  type CookView,
-  type Task,
-} from './cooking'
+export { startAnew, worthTelling, type Anew } from './anew'
+export { outOfUse, problemLeft } from './asked'
+export { cookingSchema, eventsOf, type Cooking } from './cooking'
+export { counting, eventSchema, ofKind, type Event, type EventOf } from './events'
+export { placesNow, type Occupied } from './places'
+export { doneOf, inHand, turnsOf, type InHand, type Turn } from './queue'
+export { doneEarlier, moreFor, skippedOf } from './acts'
+export { timersAt, type Timer } from './timers'
+export { pausesIn, progressOf, standingAt, type Running, type Standing } from './standing'

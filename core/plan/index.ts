@@ -23,4 +23,4 @@ export {
   valuesOfPlan,
   wantsMore,
 } from './values'
-export { brokenWords, limitsOf, NONE, relaxed, type Broken, type Limit } from './limits'
+export { brokenBy, brokenWords, limitsOf, NONE, relaxed, type Broken, type Limit } from './limits'

@@ -1,4 +1,5 @@
 import type { Problem } from '../problem'
+import type { Plan } from './schema'
 
 /** A limit that only forbids, and may have to give way: by which instant, or how long at most. */
 export type Limit =
@@ -30,6 +31,32 @@ export function limitsOf(problem: Problem): Omit<Broken, 'now'>[] {
       ? []
       : [{ limit: { kind: 'deadline' as const }, was: problem.deadline }]),
   ]
+}
+
+/** What a plan makes of each limit that it breaks. */
+export function brokenBy(problem: Problem, plan: Plan): Broken[] {
+  const runs = new Map(plan.activities.map((a) => [a.id, a]))
+  const last = Math.max(0, ...plan.activities.map((a) => a.end), ...plan.chores.map((c) => c.to))
+  const valueOf = (limit: Limit): number => {
+    switch (limit.kind) {
+      case 'deadline':
+        return last
+      case 'due':
+        return runs.get(limit.activity)?.end ?? 0
+      case 'pin':
+        return runs.get(problem.pins![limit.index]!.activity)?.start ?? 0
+      case 'relation': {
+        const { from, to, kind } = problem.relations[limit.index]!
+        const [a, b] = [runs.get(from), runs.get(to)]
+        if (!a || !b) return -Infinity
+        return (kind[1] === 'S' ? b.start : b.end) - (kind[0] === 'S' ? a.start : a.end)
+      }
+    }
+  }
+  return limitsOf(problem).flatMap((l) => {
+    const now = valueOf(l.limit)
+    return now > l.was ? [{ ...l, now }] : []
+  })
 }
 
 /** Stands for no limit at all. */

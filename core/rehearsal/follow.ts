@@ -15,9 +15,14 @@ export interface Course {
 
 /**
  * How a session goes where everybody keeps to the order of the plan: each thing begins once all that it
- * comes after in the plan is over, no earlier than planned unless what it waits for was early too.
+ * comes after in the plan is over, no earlier than planned unless what it waits for was early too, and
+ * never before `from`.
  */
-export function follow(net: Network, luck: Luck): Course {
+export function follow(
+  net: Network,
+  luck: Pick<Luck, 'of'>,
+  from: (instant: number) => number = () => net.now,
+): Course {
   const { order, first, arcFrom, arcLag, arcDraw, planned, spare, fixed, draws, absences } = net
   const n = planned.length
   const at = new Float64Array(n)
@@ -29,7 +34,7 @@ export function follow(net: Network, luck: Luck): Course {
     took[i] = seconds
     total[i] = seconds + late
   })
-  const floor = new Float64Array(n).fill(net.now)
+  const floor = Float64Array.from({ length: n }, (_, i) => from(i))
   const place = (i: number): void => {
     if (fixed[i]) {
       at[i] = planned[i]!

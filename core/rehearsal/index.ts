@@ -1,4 +1,8 @@
-export { played } from './played'
+export { factsAt } from './facts'
+export { brokenIn, finishOf, follow, type Course } from './follow'
+export { networkOf, type Network, type RunNodes } from './network'
+export { coursePlan, played } from './played'
+export { Luck } from './draws'
 export {
   POLICIES,
   quantile,

@@ -2,8 +2,8 @@ import type { Plan } from '../plan'
 import type { Problem } from '../problem'
 import { seeded } from '../solver'
 import { Luck } from './draws'
-import { follow } from './follow'
-import { networkOf } from './network'
+import { follow, type Course } from './follow'
+import { networkOf, type Network } from './network'
 import { USUAL_TIMES, type Times } from './times'
 
 /** One run of a session as a plan would have it been, had anybody known: everything when it came. */
@@ -17,7 +17,11 @@ export function played(
   }: { seed?: number; times?: Times; noise?: number } = {},
 ): Plan {
   const net = networkOf(problem, plan)
-  const { at } = follow(net, new Luck(seeded(seed), times, noise))
+  return coursePlan(problem, plan, net, follow(net, new Luck(seeded(seed), times, noise)))
+}
+
+/** A plan with everything when it came, or will come. */
+export function coursePlan(problem: Problem, plan: Plan, net: Network, { at }: Course): Plan {
   const nodes = new Map(net.runs.map((r) => [r.activity.id, r]))
   const last = Math.max(...net.runs.map((r) => at[r.end]!))
   return {

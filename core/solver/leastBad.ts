@@ -1,4 +1,4 @@
-import { limitsOf, NONE, relaxed, type Broken, type Limit, type Plan } from '../plan'
+import { brokenBy, limitsOf, NONE, relaxed, type Broken, type Plan } from '../plan'
 import type { Problem } from '../problem'
 import { planOf } from './emit'
 import { Search } from './search'
@@ -37,12 +37,12 @@ export function leastBad(
   const free = limits.map((limit) => ({ ...limit, now: NONE }))
   let plan = search(relaxed(problem, free), FIRST)
   if (!plan) return undefined
-  let broken = brokenBy(problem, plan, limits)
+  let broken = brokenBy(problem, plan)
   const accept = (tried: Broken[], decodes: number): boolean => {
     const found = search(relaxed(problem, tried), decodes)
     if (!found) return false
     plan = found
-    broken = brokenBy(problem, found, limits)
+    broken = brokenBy(problem, found)
     return true
   }
   // With what it does not break as strict as ever, it may need to break less of the rest.
@@ -64,30 +64,4 @@ export function leastBad(
   }
   accept(broken, LAST)
   return { plan, broken }
-}
-
-/** What a plan makes of each limit that it breaks. */
-function brokenBy(problem: Problem, plan: Plan, limits: readonly Omit<Broken, 'now'>[]): Broken[] {
-  const runs = new Map(plan.activities.map((a) => [a.id, a]))
-  const last = Math.max(0, ...plan.activities.map((a) => a.end), ...plan.chores.map((c) => c.to))
-  const valueOf = (limit: Limit): number => {
-    switch (limit.kind) {
-      case 'deadline':
-        return last
-      case 'due':
-        return runs.get(limit.activity)?.end ?? 0
-      case 'pin':
-        return runs.get(problem.pins![limit.index]!.activity)?.start ?? 0
-      case 'relation': {
-        const { from, to, kind } = problem.relations[limit.index]!
-        const [a, b] = [runs.get(from), runs.get(to)]
-        if (!a || !b) return -Infinity
-        return (kind[1] === 'S' ? b.start : b.end) - (kind[0] === 'S' ? a.start : a.end)
-      }
-    }
-  }
-  return limits.flatMap((l) => {
-    const now = valueOf(l.limit)
-    return now > l.was ? [{ ...l, now }] : []
-  })
 }

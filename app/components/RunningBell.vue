@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { mdiBellRing, mdiVolumeHigh, mdiVolumeOff } from '@mdi/js'
+import { useWakeLock } from '@vueuse/core'
+import { computed, onBeforeUnmount, watch } from 'vue'
+import { placeWords } from '~~/core/guide'
+import { useBell } from '~/composables/useBell'
+import { timerText } from '~/composables/useClock'
+import { useRunning } from '~/composables/useRunning'
+
+/** Rings on every page until somebody answers, and keeps the screen awake while there is something to do. */
+const { timers, now, tell, compiled, kitchen, left, paused, turns, session } = useRunning()
+
+const ringing = computed(() =>
+  timers.value
+    .filter((t) => t.rings)
+    .map((t) => {
+      const dish = compiled.value?.dishes.find((d) => d.id === t.dish)?.name ?? ''
+      const where = t.places
+        .filter((id) => /burner|oven|cooker/.test(kindOf(id)))
+        .map((id) => placeWords(id, kitchen.value!))
+      const text = [compiled.value?.cards[t.activity]?.text, where[0]].filter(Boolean).join(', on ')
+      return { ...t, name: dish, text, over: now.value - t.due }
+    }),
+)
+const kindOf = (id: string) => kitchen.value?.stations.find((s) => s.id === id)?.kind ?? ''
+const loud = computed(() =>
+  ringing.value.length ? ringing.value.map((r) => `${r.name}: time is up`).join('. ') : undefined,
+)
+const { sound } = useBell(loud)
+const answer = (r: { activity: string; phase: number }) =>
+  tell({ kind: 'heard', activity: r.activity, phase: r.phase, second: now.value })
+
+const lock = useWakeLock()
+watch(left, (n) => void (n > 0 ? lock.request('screen') : lock.release()).catch(() => {}), {
+  immediate: true,
+})
+onBeforeUnmount(() => void lock.release().catch(() => {}))
+
+/** What comes next, in the title of the tab. */
+const title = computed(() => {
+  if (ringing.value.length) return `Time is up: ${ringing.value[0]!.name}`
+  if (paused.value) return 'Standing still'
+  const next = turns.value
+    .filter((t) => !t.over && session.value?.cooks.includes(t.line.cook))
+    .sort((a, b) => a.from - b.from)[0]
+  if (!next) return 'All done'
+  const wait = Math.round(next.from - now.value)
+  return `${wait > 0 ? `in ${timerText(wait)}` : 'now'}: ${next.line.text}`
+})
+useHead({ title })
+</script>
+
+<template>
+  <aside v-if="ringing.length" class="bell no-print" role="alert" data-test="bell">
+    <div v-for="r in ringing" :key="`${r.activity} ${r.phase}`" class="row">
+      <v-icon :icon="mdiBellRing" size="32" aria-hidden="true" />
+      <p>
+        <strong>{{ r.name }}</strong>
+        <span>{{ r.text }}</span>
+      </p>
+      <span class="figure over">{{ timerText(-r.over) }}</span>
+      <v-btn color="error" height="60" :aria-label="`I have heard: ${r.name}`" @click="answer(r)">
+        I have heard
+      </v-btn>
+    </div>
+    <v-btn
+      :icon="sound ? mdiVolumeHigh : mdiVolumeOff"
+      variant="text"
+      class="sound"
+      :aria-label="sound ? 'Without sound' : 'With sound'"
+      @click="sound = !sound"
+    />
+  </aside>
+</template>
+
+<style scoped>
+.bell {
+  position: sticky;
+  top: 0;
+  z-index: 12;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+  padding: 8px 20px;
+  border-block: 3px solid rgb(var(--v-theme-error));
+  background: rgb(var(--v-theme-surface));
+}
+.row {
+  display: flex;
+  flex: 1 1 420px;
+  gap: 12px;
+  align-items: center;
+}
+.row p {
+  flex: 1;
+}
+.row strong {
+  display: block;
+  font-size: 1.4rem;
+}
+.over {
+  font-family: var(--display);
+  font-size: 2rem;
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,300 @@
+import { proxy } from 'comlink'
+import { createSharedComposable, useIntervalFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import {
+  counting,
+  eventsOf,
+  inHand,
+  ofKind,
+  outOfUse,
+  pausesIn,
+  placesNow,
+  problemLeft,
+  standingAt,
+  timersAt,
+  turnsOf,
+  type Cooking,
+  type Event,
+  type Running,
+} from '~~/core/logbook'
+import type { Plan } from '~~/core/plan'
+import { quantile } from '~~/core/rehearsal'
+import { database } from '~/database/database'
+import { useSaving } from '~/stores/saving'
+import { useTabs } from '~/stores/tabs'
+import { workTogether } from '~/workers/planners'
+import { plain } from './plain'
+import { timeOf } from './useMeasures'
+import { useSession } from './useSession'
+import { useTelling } from './useTelling'
+
+/** An event as it is made on the page; what it is called and when it is written down come by themselves. */
+export type NewEvent = Event extends infer E
+  ? E extends Event
+    ? Omit<E, 'id' | 'at'>
+    : never
+  : never
+
+/** Something is told again by a new plan where it is so much earlier or later than it was told, in seconds. */
+const NOTICED = 120
+/** Between two looks for a better plan, and how long one takes, in seconds. */
+const PAUSE = 45
+const PLANNING = 2.5
+/** Between two looks at when people will be finished, in seconds, and how many runs each takes. */
+const HONEST = 120
+const RUNS = 200
+
+/** The plan that a session goes by now: the latest that was taken up. */
+export function planNow({ plans, events }: Cooking): Plan | undefined {
+  const last = ofKind(counting(events), 'planned').at(-1)
+  return plans[last?.plan ?? 0]?.plan
+}
+
+let made = 0
+/** The same name never comes twice, whichever tab or device gives it. */
+const newId = () => `${Date.now().toString(36)}-${Math.random().toString(36).slice(2, 8)}-${made++}`
+
+/**
+ * The open session as it is being cooked: where it stands each second, what each cook has in hand, what is
+ * in each place, and whatever the cooks tell. Shared by the page and the bell, which rings on every page.
+ */
+export const useRunning = createSharedComposable(() => {
+  const held = useSession()
+  const saving = useSaving()
+  const tabs = useTabs()
+  const { session, kitchen, compiled, cooking } = held
+  const clock = ref(Date.now())
+  useIntervalFn(() => (clock.value = Date.now()), 1000)
+
+  const startedAt = computed(() => cooking.value?.startedAt)
+  /** What it goes by: nothing where the recipes are no longer those that it began with. */
+  const plan = computed(() => {
+    const log = cooking.value
+    const current = log && (log.plans.length ? planNow(log) : held.plan.value)
+    const known = new Set(compiled.value?.problem.activities.map((a) => a.id))
+    return current?.activities.every((a) => known.has(a.id)) ? current : undefined
+  })
+  const lines = useTelling({ session, kitchen, compiled, plan, startedAt })
+  const events = computed(() => (cooking.value ? eventsOf(cooking.value, lines.value) : []))
+  const running = computed<Running | undefined>(() =>
+    cooking.value && compiled.value && plan.value
+      ? {
+          problem: compiled.value.problem,
+          plan: plan.value,
+          lines: lines.value,
+          events: events.value,
+        }
+      : undefined,
+  )
+  const counted = computed(() => counting(events.value))
+  /** Seconds since the beginning; a clock that was set back stands still meanwhile. */
+  const now = computed(() => {
+    const log = cooking.value
+    if (!log) return 0
+    const last = events.value.reduce((most, e) => Math.max(most, e.at), log.startedAt)
+    return Math.floor((Math.max(clock.value, last) - log.startedAt) / 1000)
+  })
+  const pauses = computed(() =>
+    cooking.value ? pausesIn(events.value, cooking.value.startedAt) : [],
+  )
+  const paused = computed(() => {
+    const last = counted.value.findLast((e) => e.kind === 'paused' || e.kind === 'resumed')
+    return last?.kind === 'paused' ? last : undefined
+  })
+  const standing = computed(
+    () => running.value && standingAt(running.value, now.value, pauses.value),
+  )
+  const turns = computed(() =>
+    running.value && standing.value ? turnsOf(running.value, standing.value) : [],
+  )
+  const left = computed(() => turns.value.filter((t) => !t.over).length)
+  const places = computed(() =>
+    compiled.value && standing.value ? placesNow(compiled.value, standing.value) : [],
+  )
+  const timers = computed(() =>
+    compiled.value && running.value && standing.value
+      ? timersAt(running.value, standing.value, compiled.value)
+      : [],
+  )
+  const out = computed(() => outOfUse(counted.value))
+  const handOf = (cook: string) => inHand(turns.value, { events: events.value }, cook, now.value)
+  const timeAt = (seconds: number) => timeOf(new Date((startedAt.value ?? 0) + seconds * 1000))
+
+  /** Writes down what happened. What was told already, here or in another tab, is not told twice. */
+  async function tell(...news: NewEvent[]): Promise<void> {
+    const [id, before] = [session.value?.id, events.value]
+    if (id === undefined) return
+    const at = Date.now()
+    const told = news.map((e): Event => ({ ...e, id: newId(), at }))
+    clock.value = at
+    await edit(id, (log) => ({
+      ...log,
+      // What an older version kept is written down anew as soon as something is added to it.
+      events: [
+        ...(log.events.length ? log.events : before),
+        ...told.filter(
+          (e) =>
+            e.kind !== 'done' || !ofKind(counting(log.events), 'done').some((d) => d.key === e.key),
+        ),
+      ],
+    }))
+  }
+
+  const edit = (id: string, change: (log: Cooking) => Cooking) =>
+    saving.write('what was cooked', () =>
+      database.transaction('rw', database.cooking, async () => {
+        const log = await database.cooking.get(id)
+        if (log) await database.cooking.put(plain(change(log)))
+      }),
+    )
+
+  async function start(): Promise<void> {
+    const [own, first] = [session.value, held.plan.value]
+    if (!own || !first) return
+    const log: Cooking = {
+      session: own.id,
+      startedAt: Date.now(),
+      events: [],
+      plans: [{ plan: plain(first) }],
+    }
+    clock.value = log.startedAt
+    await saving.write('what was cooked', () => database.cooking.put(log))
+  }
+
+  /** Undoes what was told last, by this cook or by anybody. */
+  async function undo(cook?: string): Promise<void> {
+    const last = counted.value.findLast(
+      (e) => e.kind !== 'planned' && (cook === undefined || e.cook === cook),
+    )
+    if (last) await tell({ kind: 'undone', event: last.id, ...(cook ? { cook } : {}) })
+  }
+
+  const anew = usePlanningAnew()
+
+  function usePlanningAnew() {
+    const busy = ref(false)
+    const most = ref<number>()
+    let [asked, honest, offBefore, told] = [-PAUSE, -HONEST, 0, 0]
+    /** By how much something is to come earlier or later than it was told. */
+    const off = computed(() =>
+      turns.value.reduce(
+        (worst, t) =>
+          t.over || !t.line.points ? worst : Math.max(worst, Math.abs(t.from - t.line.at)),
+        0,
+      ),
+    )
+    /** What cannot go on as it was told, however little it is late. */
+    const forced = computed(
+      () => counted.value.filter((e) => ['out', 'back', 'later', 'handed'].includes(e.kind)).length,
+    )
+
+    /** How much is known that a plan has to go by. */
+    const facts = computed(
+      () => events.value.filter((e) => !['heard', 'added', 'note'].includes(e.kind)).length,
+    )
+
+    async function look(): Promise<void> {
+      const [log, run, stand] = [cooking.value, running.value, standing.value]
+      if (!log || !run || !stand || busy.value || paused.value || !left.value || !tabs.writes)
+        return
+      const changed = forced.value !== told
+      const late = off.value > NOTICED && off.value > offBefore + NOTICED
+      if (off.value < offBefore - NOTICED) offBefore = off.value
+      if ((changed || late) && (changed || stand.now - asked >= PAUSE)) {
+        asked = stand.now
+        offBefore = off.value
+        told = forced.value
+        await planAnew(run, stand)
+      } else if (stand.now - honest >= HONEST) {
+        honest = stand.now
+        await foretell(run, stand)
+      }
+    }
+
+    async function planAnew(run: Running, stand: NonNullable<typeof standing.value>) {
+      busy.value = true
+      const known = facts.value
+      try {
+        const problem = plain(problemLeft(run, stand))
+        const team = workTogether(1, (planner) =>
+          planner.anew(problem, plain(stand.plan), { seconds: PLANNING, seed: 1 }),
+        )
+        const found = (await team.result)?.[0]
+        const id = session.value?.id
+        if (!found || id === undefined || !cooking.value) return
+        // Somebody has told something meanwhile that this plan does not know of: it is looked at again.
+        if (facts.value !== known) {
+          asked = -PAUSE
+          offBefore = 0
+          return
+        }
+        const [before, after] = [timeAt(stand.finish), timeAt(found.plan.makespan)]
+        const words =
+          before === after
+            ? `Planned anew at ${timeAt(stand.now)}: finished at ${after} as before.`
+            : `Planned anew at ${timeAt(stand.now)}: finished at ${after} instead of ${before}.`
+        await edit(id, (log) => ({
+          ...log,
+          plans: [...log.plans, plain({ plan: found.plan, progress: problem.progress })],
+          events: [
+            ...log.events,
+            { kind: 'planned', plan: log.plans.length, words, id: newId(), at: Date.now() },
+          ],
+        }))
+        offBefore = 0
+        honest = -HONEST
+      } finally {
+        busy.value = false
+      }
+    }
+
+    /** When people will be finished, by rehearsing what is left. */
+    async function foretell(run: Running, stand: NonNullable<typeof standing.value>) {
+      busy.value = true
+      try {
+        const problem = plain(problemLeft(run, stand))
+        const options = { runs: RUNS, slice: RUNS, seed: 1, policy: 'follow' as const }
+        const copy = plain(stand.plan)
+        const team = workTogether(1, (planner) =>
+          planner.rehearse(
+            problem,
+            copy,
+            options,
+            proxy(() => {}),
+          ),
+        )
+        const found = (await team.result)?.[0]
+        if (found) most.value = quantile(found.finishes, 0.9)
+      } finally {
+        busy.value = false
+      }
+    }
+
+    watch([now, forced], () => void look(), { immediate: true })
+    return { busy, most }
+  }
+
+  return {
+    ...held,
+    running,
+    now,
+    standing,
+    turns,
+    left,
+    places,
+    timers,
+    out,
+    paused,
+    counted,
+    replanning: anew.busy,
+    /** By when nine of ten runs of what is left are finished, in seconds from the beginning. */
+    most: anew.most,
+    going: plan,
+    handOf,
+    timeAt,
+    tell,
+    start,
+    undo,
+    edit,
+  }
+})
