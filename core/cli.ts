@@ -1,3 +1,4 @@
+import { recordSchema } from './logbook'
 import { z } from 'zod'
 import { highfell } from '../demo/kitchen'
 import { kitchenSchema, READY_KITCHENS, type Kitchen } from './kitchen'
@@ -24,6 +25,7 @@ export function jsonSchemas(): Record<string, unknown> {
     recipe: recipeSchema,
     kitchen: kitchenSchema,
     'session-file': sessionFileSchema,
+    record: recordSchema,
   }
   return Object.fromEntries(
     Object.entries(schemas).map(([name, schema]) => [

@@ -67,12 +67,47 @@ await page.goto(`${base}/kitchen`)
 await page.waitForSelector('[data-test=station-oven]')
 await settle()
 await shot('kitchen-light')
+// An hour of cooking in a few seconds: whoever is due first goes on, and ticks off in time.
+await page.clock.install({ time: new Date('2027-03-20T09:00:00') })
 await page.goto(`${base}/cook`)
 await page.click('[data-test=start]')
-for (const cook of ['runa', 'teo', 'runa']) {
-  await page.locator(`[data-test=cook-${cook}] button.done`).click()
-  await settle()
+await page.waitForSelector('[data-test=cook-runa]')
+const secondsIn = (text) => {
+  const [, minutes = 0, seconds = 0] = /(\d+):(\d\d)/.exec(text) ?? []
+  return Number(minutes) * 60 + Number(seconds)
 }
+for (let step = 0; step < 56; step++) {
+  const waits = []
+  for (const cook of ['runa', 'teo']) {
+    const time = page.locator(`[data-test=cook-${cook}] .time`)
+    const text = (await time.count()) ? await time.textContent() : ''
+    if (text && !text.includes('others'))
+      waits.push({
+        cook,
+        soon: /^\s*in\b/.test(text),
+        seconds: text.includes('over') ? 0 : secondsIn(text),
+      })
+  }
+  waits.sort((a, b) => a.seconds - b.seconds)
+  const [next] = waits
+  if (!next) break
+  if (next.seconds > 0) await page.clock.fastForward(Math.min(600, next.seconds) * 1000)
+  if (!next.soon) await page.locator(`[data-test=cook-${next.cook}] button.done`).click()
+  await page.waitForTimeout(80)
+  const bell = page.getByRole('button', { name: /I have heard/ })
+  if (step % 5 === 0 && (await bell.count())) await bell.first().click()
+}
+await page.waitForTimeout(4000)
 await shot('cook-light')
+await page.setViewportSize({ width: 800, height: 1100 })
+await settle()
+await shot('cook-upright')
+await page.setViewportSize({ width: 1280, height: 800 })
+await page.getByRole('button', { name: 'More', exact: true }).click()
+await page.getByText('Stop the session').click()
+await page.goto(`${base}/logbook`)
+await page.waitForSelector('[data-test=report]')
+await settle()
+await shot('logbook-light')
 await browser.close()
 server.kill()

@@ -10,6 +10,7 @@ import {
   pausesIn,
   placesNow,
   problemLeft,
+  recordOf,
   standingAt,
   timersAt,
   turnsOf,
@@ -20,6 +21,7 @@ import {
 import type { Plan } from '~~/core/plan'
 import { quantile } from '~~/core/rehearsal'
 import { database } from '~/database/database'
+import { teach } from '~/database/teach'
 import { useSaving } from '~/stores/saving'
 import { useTabs } from '~/stores/tabs'
 import { workTogether } from '~/workers/planners'
@@ -161,6 +163,46 @@ export const useRunning = createSharedComposable(() => {
     await saving.write('what was cooked', () => database.cooking.put(log))
   }
 
+  /**
+   * The session is over: it goes into the logbook, where something was told of it, and what it teaches
+   * goes into the kitchen. A way back, as one write.
+   */
+  async function end(): Promise<(() => Promise<unknown>) | undefined> {
+    const [log, own, made, place] = [cooking.value, session.value, compiled.value, kitchen.value]
+    if (!log || !own) return undefined
+    const kept =
+      made && place && events.value.length
+        ? plain(
+            recordOf({
+              cooking: { ...log, events: events.value },
+              session: own,
+              kitchen: place,
+              compiled: made,
+              endedAt: Date.now(),
+              stopped: left.value > 0,
+            }),
+          )
+        : undefined
+    const { cooking: logs, records, kitchens } = database
+    await saving.write('what was cooked', () =>
+      database.transaction('rw', logs, records, kitchens, async () => {
+        await logs.delete(log.session)
+        if (!kept) return
+        await records.put(kept)
+        await teach(own.kitchen)
+      }),
+    )
+    return () =>
+      saving.write('what was cooked', () =>
+        database.transaction('rw', logs, records, kitchens, async () => {
+          await logs.put(plain(log))
+          if (!kept) return
+          await records.delete(kept.id)
+          await teach(own.kitchen)
+        }),
+      )
+  }
+
   /** Undoes what was told last, by this cook or by anybody. */
   async function undo(cook?: string): Promise<void> {
     const last = counted.value.findLast(
@@ -264,7 +306,14 @@ export const useRunning = createSharedComposable(() => {
           ),
         )
         const found = (await team.result)?.[0]
-        if (found) most.value = quantile(found.finishes, 0.9)
+        if (!found) return
+        most.value = quantile(found.finishes, 0.9)
+        const id = session.value?.id
+        // What was foretold at the very beginning is held against what came of it.
+        if (id !== undefined && !cooking.value?.foretold && !facts.value) {
+          const foretold = { half: quantile(found.finishes, 0.5), most: most.value }
+          await edit(id, (log) => (log.foretold ? log : { ...log, foretold }))
+        }
       } finally {
         busy.value = false
       }
@@ -294,7 +343,7 @@ export const useRunning = createSharedComposable(() => {
     timeAt,
     tell,
     start,
+    end,
     undo,
-    edit,
   }
 })

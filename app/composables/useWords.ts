@@ -31,6 +31,12 @@ export const WORK_WORDS: Record<WorkKind, string> = {
   chill: 'Chill',
 }
 
+/** What a piece of work is called in the logbook, whatever it was. */
+export const workWords = (work: string): string =>
+  WORK_WORDS[work as WorkKind] ??
+  { wash: 'Wash up', 'wash-hands': 'Wash hands', oven: 'Set the oven', break: 'Sit down' }[work] ??
+  'Look and put away'
+
 /** `10 min`, `8–10 min`, `1 h 30`, `8 h 00–12 h 00`, from least and most minutes. */
 export function minutesText(least: number, most: number): string {
   const short = (minutes: number) => String(Math.round(minutes * 10) / 10)

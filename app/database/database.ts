@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
 import type { Household, KeptPlan } from '~~/core/household'
 import type { Kitchen } from '~~/core/kitchen'
-import type { Cooking } from '~~/core/logbook'
+import type { CookedRecord, Cooking } from '~~/core/logbook'
 import type { Recipe } from '~~/core/recipe'
 import type { Menu, Session } from '~~/core/session'
 import { whyNotKept } from './failure'
@@ -30,6 +30,7 @@ export class Database extends Dexie {
   declare plans: Table<KeptPlan, string>
   declare cooking: Table<Cooking, string>
   declare menus: EntityTable<Menu, 'id'>
+  declare records: EntityTable<CookedRecord, 'id'>
   declare settings: Table<Setting, string>
   declare states: EntityTable<State, 'id'>
 
@@ -46,6 +47,7 @@ export class Database extends Dexie {
     })
     this.version(2).stores({ menus: 'id' })
     this.version(3).stores({ states: '++id, at' })
+    this.version(4).stores({ records: 'id' })
   }
 }
 

@@ -20,6 +20,7 @@ const rooms = [
 const owned = [
   { to: '/recipes', name: 'Recipes' },
   { to: '/kitchen', name: 'Kitchen' },
+  { to: '/logbook', name: 'Logbook' },
 ]
 </script>
 

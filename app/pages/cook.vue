@@ -1,22 +1,20 @@
 <script setup lang="ts">
-import { mdiPause, mdiPlay } from '@mdi/js'
+import { mdiChevronDown, mdiPause, mdiPlay } from '@mdi/js'
 import { onKeyStroke, useMediaQuery, useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Timer, Turn } from '~~/core/logbook'
-import { database } from '~/database/database'
+import { upperFirst } from '~~/core/recipe'
 import { useActs } from '~/composables/useActs'
 import { spanText, timerText } from '~/composables/useClock'
 import { useRunning } from '~/composables/useRunning'
 import { useTelling } from '~/composables/useTelling'
 import { useNotices } from '~/stores/notices'
-import { useSaving } from '~/stores/saving'
 
 useHead({ title: 'Cook · Cadrum' })
 const run = useRunning()
 const { ready, session, kitchen, recipes, cooking, compiled, plan, broken } = run
 const { now, standing, left, places, timers, out, paused, counted, handOf, timeAt, tell } = run
 const notices = useNotices()
-const saving = useSaving()
 
 const planned = useTelling({ session, kitchen, compiled, plan })
 const cooks = computed(() =>
@@ -36,17 +34,26 @@ const finish = computed(() => standing.value && timeAt(standing.value.finish))
 const late = computed(() => counted.value.findLast((e) => e.kind === 'planned'))
 const { added, done, more, moreTime, later, skip, handOver, first, add } = useActs(run)
 
+async function toLogbook() {
+  await stop()
+  await navigateTo('/logbook')
+}
 async function stop() {
-  const log = cooking.value
-  if (!log) return
-  await saving.write('what was cooked', () => database.cooking.delete(log.session))
+  const over = !left.value
+  const undo = await run.end()
   notices.show({
-    text: 'The session is stopped.',
-    undo: () => saving.write('what was cooked', () => database.cooking.put(log)),
+    text: over ? 'The session is in the logbook.' : 'The session is stopped.',
+    ...(undo ? { undo } : {}),
   })
 }
-
+/** The food that a step is about, in words. */
+const aboutOf = (activity: string) => {
+  const card = compiled.value?.cards[activity]
+  return card?.about ?? card?.text ?? ''
+}
 const seesLog = ref(false)
+const sound = useStorage('cadrum-sound', true)
+const voice = useStorage('cadrum-voice', false)
 const cards = ref<{ key: (n: number) => void }[]>([])
 /** Keys stand for what is on the screen; in a field they are what they are. */
 const typing = (e: KeyboardEvent) =>
@@ -105,10 +112,13 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
             v-if="run.most.value !== undefined && run.most.value > standing.finish + 60"
             >, nine times in ten by {{ timeAt(run.most.value) }}</template
           >
-          · {{ left }} to go · {{ timerText(now) }} since the start
+          · {{ left }} to go<span class="wide"> · {{ timerText(now) }} since the start</span>
         </template>
         <template v-else>{{ spanText(standing.finish) }} from beginning to end.</template>
       </p>
+      <v-btn v-if="!left" height="56" color="primary" data-test="to-logbook" @click="toLogbook">
+        Into the logbook
+      </v-btn>
       <v-btn
         v-if="left"
         height="56"
@@ -120,10 +130,27 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
       >
         {{ paused ? 'Go on' : 'Pause all' }}
       </v-btn>
-      <v-btn height="56" variant="tonal" :aria-expanded="seesLog" @click="seesLog = !seesLog">
-        What has happened
-      </v-btn>
-      <v-btn height="56" variant="outlined" @click="stop">Stop the session</v-btn>
+      <v-menu>
+        <template #activator="{ props: opens }">
+          <v-btn v-bind="opens" height="56" variant="tonal" :append-icon="mdiChevronDown">
+            More
+          </v-btn>
+        </template>
+        <v-list>
+          <v-list-item min-height="56" title="What has happened" @click="seesLog = !seesLog" />
+          <v-list-item
+            min-height="56"
+            :title="sound ? 'Without sound' : 'With sound'"
+            @click="sound = !sound"
+          />
+          <v-list-item
+            min-height="56"
+            :title="voice ? 'Do not speak' : 'Speak what rings'"
+            @click="voice = !voice"
+          />
+          <v-list-item min-height="56" title="Stop the session" @click="stop" />
+        </v-list>
+      </v-menu>
     </div>
     <p v-if="paused" class="told" role="status">
       Hands stand still since {{ timeAt(Math.round((paused.at - cooking!.startedAt) / 1000)) }}.
@@ -135,10 +162,9 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
     <p v-else-if="late && left" class="told" role="status" data-test="replanned">
       {{ late.kind === 'planned' ? late.words : '' }}
     </p>
-    <p v-for="w in standing.waits.slice(0, 2)" :key="w.between.join()" class="told caution">
-      Stands {{ spanText(w.over) }} too long by this order:
-      {{ compiled.cards[w.between[0]]?.about ?? compiled.cards[w.between[0]]?.text ?? '' }}. Keep it
-      covered and, if it is not to stay warm, cold.
+    <p v-for="w in standing.waits.slice(0, 1)" :key="w.between.join()" class="told caution">
+      {{ upperFirst(aboutOf(w.between[0])) }} will have stood {{ spanText(w.over) }} too long in
+      this order. Keep it covered, and cold if you can.
     </p>
     <v-btn-toggle
       v-if="!wide && cooks.length > 1"
@@ -230,6 +256,7 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
   font-size: 1.15rem;
 }
 .whose {
+  height: 56px;
   margin: 8px 0;
 }
 .stove {
@@ -243,6 +270,14 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(330px, 100%), 1fr));
   gap: 14px;
+}
+@media (max-width: 500px) {
+  h1 {
+    font-size: 1.5rem;
+  }
+  .wide {
+    display: none;
+  }
 }
 @media (max-width: 1000px) {
   .stove {

@@ -2,7 +2,15 @@ import { counted, plural } from '../quantity'
 import type { Household } from './schema'
 
 /** The lists of what a household owns: this one definition serves files, browser and wiping. */
-export const OWNED = ['kitchens', 'recipes', 'sessions', 'plans', 'cooking', 'menus'] as const
+export const OWNED = [
+  'kitchens',
+  'recipes',
+  'sessions',
+  'plans',
+  'cooking',
+  'menus',
+  'records',
+] as const
 export type Owned = (typeof OWNED)[number]
 
 /** A household that owns nothing. */
@@ -15,6 +23,7 @@ export const emptyHousehold = (savedAt: string): Household => ({
   plans: [],
   cooking: [],
   menus: [],
+  records: [],
 })
 
 /** Whether it owns anything at all. */
@@ -28,8 +37,17 @@ const WORDS: Record<Owned, [string, string]> = {
   menus: ['menu', 'menus'],
   plans: ['plan', 'plans'],
   cooking: ['session being cooked', 'sessions being cooked'],
+  records: ['session in the logbook', 'sessions in the logbook'],
 }
-const ORDER: readonly Owned[] = ['recipes', 'kitchens', 'sessions', 'menus', 'plans', 'cooking']
+const ORDER: readonly Owned[] = [
+  'recipes',
+  'kitchens',
+  'sessions',
+  'menus',
+  'plans',
+  'cooking',
+  'records',
+]
 
 /** What a household owns, counted in words: "12 recipes, 1 kitchen"; empty where it owns nothing. */
 export const contentsOf = (household: Household): string[] =>

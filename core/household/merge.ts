@@ -98,6 +98,10 @@ export function mergeHouseholds(here: Household, other: Household): Merged {
       menus: menus.list,
       plans: theirs(other.plans, here.plans),
       cooking: theirs(other.cooking, here.cooking),
+      records: [
+        ...here.records,
+        ...other.records.filter((r) => !here.records.some((x) => x.id === r.id)),
+      ],
     },
     added,
     same,

@@ -11,6 +11,7 @@ const household = (): Household => ({
   plans: [],
   cooking: [],
   menus: [],
+  records: [],
 })
 const run = { session: demoSession.id, startedAt: 1, done: [] }
 const refusal = (content: string) => {

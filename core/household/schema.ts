@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { kitchenSchema } from '../kitchen'
-import { cookingSchema } from '../logbook'
+import { cookingSchema, recordSchema } from '../logbook'
 import { planSchema } from '../plan'
 import { measuresSchema } from '../quantity'
 import { recipeSchema } from '../recipe'
@@ -52,6 +52,8 @@ export const householdSchema = z.strictObject({
   cooking: z.array(cookingSchema),
   /** Menus that were kept; files from before there were any have none. */
   menus: z.array(menuSchema).default([]),
+  /** Sessions that are over; older files have none. */
+  records: z.array(recordSchema).default([]),
   /** How it measures and tells the time, where somebody has said so. */
   measures: measuresSchema.optional(),
 })

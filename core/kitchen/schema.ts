@@ -48,6 +48,19 @@ const person = z
     skills: z.array(z.enum(['knife', 'heat', 'raw', 'simple'])),
     /** Percent of the stated minutes that hands work takes them: 100 as stated, 130 slower. */
     pace: z.int().min(50).max(300).optional(),
+    /** What their own sessions have taught: percent of the planned minutes, from so many pieces of work. */
+    learned: z
+      .array(
+        z.strictObject({
+          work: id,
+          percent: z.int().min(30).max(300),
+          pieces: z.int().min(1),
+          /** It is not to be used. */
+          refused: z.literal(true).optional(),
+        }),
+      )
+      .max(60)
+      .optional(),
     /** There from and until these times of the day; without them from the beginning to the end. */
     from: clock.optional(),
     until: clock.optional(),

@@ -25,6 +25,8 @@ export const cookingSchema = z.strictObject({
   events: z.array(eventSchema).default([]),
   plans: z.array(planned).default([]),
   done: z.array(done).optional(),
+  /** When people were to be finished, as it was foretold at the beginning: in half and in nine of ten runs. */
+  foretold: z.strictObject({ half: z.number().min(0), most: z.number().min(0) }).optional(),
 })
 
 export type Cooking = z.output<typeof cookingSchema>

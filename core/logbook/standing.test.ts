@@ -137,6 +137,16 @@ describe('where a session stands', () => {
     expect(turnsOf(off, standingAt(off, 2000)).some((t) => t.waits)).toBe(false)
   })
 
+  it('takes for done what something has been begun with, though nobody said so', () => {
+    const turn = handOf(running(), 'ana', 0).now!
+    const begun = running(
+      event({ ...doneOf({ ...turn, line: lines[2]! }, { now: undefined, since: 0 }, 'ana', 700) }),
+    )
+    const { plan: course } = standingAt(begun, 800)
+    expect(course.activities.find((a) => a.id === 'chop')!.end).toBe(0)
+    expect(turnsOf(begun, standingAt(begun, 800)).find((t) => t.line === lines[0])!.over).toBe(true)
+  })
+
   it('gives more time to what wants it', () => {
     const simmering = ticked(ticked(running(), 'ana', 600), 'ana', 600)
     const turn = handOf(simmering, 'ana', 1800).now!

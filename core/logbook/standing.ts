@@ -106,6 +106,14 @@ export function standingAt(
   const nodes = new Map(net.runs.map((r) => [r.activity.id, r]))
   for (const [id, instants] of told)
     instants.forEach((at, k) => at !== undefined && pin(nodes.get(id)!.start + k, at))
+  // What something has been begun with is done, whether anybody said so or not.
+  for (const { from, to, kind, min } of problem.relations) {
+    const [before, after] = [nodes.get(from), nodes.get(to)]
+    if (kind !== 'FS' || min < 0 || !before || !after || !net.fixed[after.start]) continue
+    const latest = net.planned[after.start]!
+    for (let i = before.start; i <= before.end; i++)
+      if (!net.fixed[i]) pin(i, Math.min(made.planned[i]!, latest))
+  }
   // Nothing ends before it began, and phases follow each other.
   for (const { start, end } of net.runs)
     for (let i = start, least = 0; i <= end; i++) {

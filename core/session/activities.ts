@@ -13,7 +13,7 @@ import {
 import type { DishToMake } from './dishes'
 import type { Told } from './told'
 import { standingOf } from './houseRules'
-import { ATTENTION, paceFor } from './people'
+import { ATTENTION, learnedIn, paceFor } from './people'
 import { portionsOf, wantsBench, type Portions } from './portions'
 
 type ActivityInput = ProblemInput['activities'][number]
@@ -44,6 +44,8 @@ export interface Card {
   about?: string
   /** What is said at its end, where that is not what such work usually ends with. */
   ending?: string
+  /** Factor on its time that comes from what the cooks' own sessions have taught, where there is one. */
+  learned?: number
   /** Closes a vessel in the plan, and is nothing that anybody does. */
   marker?: true
 }
@@ -69,6 +71,7 @@ export function activitiesOf(
   kept: ReadonlySet<string>,
   told: Told,
 ): { activity: ActivityInput; card: Card }[] {
+  const learned = learnedIn(place.cooks, skillsOf(step), step.work)
   const { recipe } = dish
   const portions = portionsOf(dish, step, place.kitchen)
   const hygiene = step.hygiene ?? lawOf(step.work).hygiene
@@ -102,6 +105,7 @@ export function activitiesOf(
         uses: usesOf(dish, step, portions, turn, told.shares(step)),
         hygiene,
         later: laterOf(step),
+        ...(learned === 1 ? {} : { learned }),
         ...(about === undefined ? {} : { about }),
         ...(caution === undefined ? {} : { caution }),
         ...(atEnd === undefined ? {} : { atEnd }),
@@ -188,7 +192,7 @@ const leastAttention = (cooks: readonly Person[]) =>
 function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInput[] {
   const law = lawOf(step.work)
   const skills = skillsOf(step)
-  const pace = law.attend === 'hands' ? paceFor(place.cooks, skills) : 1
+  const pace = law.attend === 'hands' ? paceFor(place.cooks, skills, step.work) : 1
   const usual = minute(way.minutes[1] * factor * pace)
   const most = minute(way.minutes[2] * factor * pace)
   // In a hot kitchen or a strict house nothing cooked stands to cool for longer than it may, unless it must.
@@ -206,15 +210,11 @@ function phasesOf(step: Step, way: Way, factor: number, place: Place): PhaseInpu
   ]
   if (law.attend === 'hands')
     return [{ seconds, hands: { skill: skills, attention: law.attention } }]
-  const handling = (minutes: number, skill: string[]): PhaseInput[] =>
-    minutes > 0
-      ? [
-          {
-            seconds: [minute(minutes) + walk, minute(minutes) + walk],
-            hands: { skill, attention: HANDLING_ATTENTION },
-          },
-        ]
-      : []
+  const handling = (minutes: number, skill: string[]): PhaseInput[] => {
+    if (minutes <= 0) return []
+    const taken = minute(minutes * learnedIn(place.cooks, skills, step.work)) + walk
+    return [{ seconds: [taken, taken], hands: { skill, attention: HANDLING_ATTENTION } }]
+  }
   const heat = way.heat && {
     need: way.on.findIndex((n) => n.kind === 'oven'),
     celsius: way.heat.celsius,

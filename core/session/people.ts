@@ -38,13 +38,24 @@ const minutesOf = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clo
 
 /**
  * Factor on the stated minutes of hands work that wants these skills: the mean pace of those who
- * have them, since anybody of them may do it.
+ * have them, since anybody of them may do it; with what their sessions have taught of such `work`.
  */
-export function paceFor(cooks: readonly Person[], skills: readonly string[]) {
+export function paceFor(cooks: readonly Person[], skills: readonly string[], work?: string) {
   const able = cooks.filter((c) => skills.every((s) => (c.skills as string[]).includes(s)))
   if (!able.length) return 1
-  return able.reduce((sum, c) => sum + (c.pace ?? 100), 0) / able.length / 100
+  return mean(able.map((c) => ((c.pace ?? 100) / 100) * taughtOf(c, work)))
 }
+
+/** How much of such a factor is what was learned: 1 where nothing was. */
+export const learnedIn = (cooks: readonly Person[], skills: readonly string[], work: string) =>
+  paceFor(cooks, skills, work) / paceFor(cooks, skills)
+
+function taughtOf({ learned }: Person, work: string | undefined): number {
+  const own = learned?.find((l) => l.work === work && !l.refused)
+  return own ? own.percent / 100 : 1
+}
+
+const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length
 
 /** How much a cook can keep an eye on at once. */
 export const ATTENTION = { practised: 100, learning: 80, helper: 60 }

@@ -63,7 +63,8 @@ test('while cooking the plan is locked, and stopping can be undone', async ({ pa
   await expect(page.getByText('This plan is being cooked')).toBeVisible()
   await expect(page.getByRole('button', { name: 'More batches of Soda bread' })).toBeDisabled()
   await page.getByRole('link', { name: 'Cook', exact: true }).first().click()
-  await page.getByRole('button', { name: 'Stop the session' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByText('Stop the session').click()
   await expect(page.getByTestId('start')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(card(page)).toBeVisible()
@@ -102,7 +103,8 @@ test('a place that breaks is planned around, and can come back', async ({ page }
   const { plans } = await log(page)
   const anew = plans.at(-1)!.plan
   expect(anew.activities.flatMap((a) => a.stations)).not.toContain('back-left')
-  await page.getByRole('button', { name: 'What has happened' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByText('What has happened').first().click()
   await page.getByRole('button', { name: 'It did not happen: Back left is out of use' }).click()
   await expect(page.getByTestId('place-back-left')).toContainText('free')
 })
@@ -217,4 +219,33 @@ test('the whole demo cooked at high speed, with delays and mishaps, to its end',
     const asked = { ...compiled.value.problem, ...(progress ? { progress } : {}) }
     expect(checkPlan(relaxed(asked, brokenBy(asked, plan)), plan).map(breachText)).toEqual([])
   }
+
+  // What came of it goes into the logbook, adds up, and teaches.
+  const { startedAt } = await log(page)
+  const last = Math.max(...events.flatMap((e) => (e.kind === 'done' ? [e.to!] : [])))
+  await page.getByTestId('to-logbook').click()
+  await expect(page.getByTestId('report')).toContainText('The Saturday before lambing')
+  expect(await stored(page, 'cooking')).toEqual([])
+  const [record] = await stored<{ id: string; cooking: { events: Kept['events'] } }>(
+    page,
+    'records',
+  )
+  expect(record!.id).toBe(`before-lambing ${startedAt}`)
+  const span = `${Math.floor(Math.round(last / 60) / 60)} h ${String(Math.round(last / 60) % 60).padStart(2, '0')}`
+  await expect(page.getByTestId('report').locator('strong').first()).toHaveText(span)
+  const learned = page
+    .getByTestId('learned')
+    .getByLabel(/^Cut: /)
+    .first()
+  await expect(learned).toBeChecked()
+  await learned.uncheck()
+  await page.reload()
+  await expect(learned).not.toBeChecked()
+  const files = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'CSV' }).click()
+  expect((await files).suggestedFilename()).toBe('cadrum-2027-03-20.csv')
+  await page.getByRole('button', { name: /^Take The Saturday before lambing/ }).click()
+  await expect(page.getByText('Nothing cooked yet')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByTestId('report')).toBeVisible()
 })
