@@ -11,7 +11,7 @@ export default defineConfig({
       {
         extends: true,
         // Pure functions share their modules: reading those anew for each file took longer than the tests.
-        test: { name: 'core', include: ['{core,bin,bench}/**/*.test.ts'], isolate: false },
+        test: { name: 'core', include: ['{core,bin,bench,server}/**/*.test.ts'], isolate: false },
       },
       { extends: true, test: { name: 'app', include: ['app/**/*.test.ts'] } },
     ],

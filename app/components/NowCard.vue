@@ -31,6 +31,7 @@ const emit = defineEmits<{
   hand: [turn: Turn, to: string]
   first: [turn: Turn]
   added: [amount: number]
+  temperature: [turn: Turn]
   undo: []
 }>()
 
@@ -61,6 +62,7 @@ const choices = computed((): Choice[] => {
       act: () => emit('more', it, m),
     }))
   return [
+    ...(it.line.dish ? [{ text: 'Its temperature …', act: () => emit('temperature', it) }] : []),
     ...[2, 5, 10].map((m) => ({ text: `Done ${m} minutes ago`, act: () => emit('done', it, m) })),
     ...(begins.value
       ? [

@@ -3,12 +3,14 @@ import { mdiBellRing, mdiVolumeHigh, mdiVolumeOff } from '@mdi/js'
 import { useWakeLock } from '@vueuse/core'
 import { computed, onBeforeUnmount, watch } from 'vue'
 import { placeWords } from '~~/core/guide'
+import { useAway } from '~/composables/useAway'
 import { useBell } from '~/composables/useBell'
 import { timerText } from '~/composables/useClock'
 import { useRunning } from '~/composables/useRunning'
 
 /** Rings on every page until somebody answers, and keeps the screen awake while there is something to do. */
-const { timers, now, tell, compiled, kitchen, left, paused, turns, session } = useRunning()
+const { timers, now, tell, compiled, kitchen, left, paused, turns, session, cooking } = useRunning()
+useAway(() => cooking.value?.startedAt)
 
 const ringing = computed(() =>
   timers.value

@@ -1,7 +1,7 @@
-import { proxy } from 'comlink'
 import { createSharedComposable, useIntervalFn } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import {
+  coolingNow,
   counting,
   eventsOf,
   inHand,
@@ -9,7 +9,6 @@ import {
   outOfUse,
   pausesIn,
   placesNow,
-  problemLeft,
   recordOf,
   standingAt,
   timersAt,
@@ -19,13 +18,13 @@ import {
   type Running,
 } from '~~/core/logbook'
 import type { Plan } from '~~/core/plan'
-import { quantile } from '~~/core/rehearsal'
+import { rulesOf, standingOf } from '~~/core/session'
 import { database } from '~/database/database'
 import { teach } from '~/database/teach'
 import { useSaving } from '~/stores/saving'
-import { useTabs } from '~/stores/tabs'
-import { workTogether } from '~/workers/planners'
 import { plain } from './plain'
+import { newId } from './newId'
+import { usePlanningAnew } from './usePlanningAnew'
 import { timeOf } from './useMeasures'
 import { useSession } from './useSession'
 import { useTelling } from './useTelling'
@@ -37,24 +36,11 @@ export type NewEvent = Event extends infer E
     : never
   : never
 
-/** Something is told again by a new plan where it is so much earlier or later than it was told, in seconds. */
-const NOTICED = 120
-/** Between two looks for a better plan, and how long one takes, in seconds. */
-const PAUSE = 45
-const PLANNING = 2.5
-/** Between two looks at when people will be finished, in seconds, and how many runs each takes. */
-const HONEST = 120
-const RUNS = 200
-
 /** The plan that a session goes by now: the latest that was taken up. */
 export function planNow({ plans, events }: Cooking): Plan | undefined {
   const last = ofKind(counting(events), 'planned').at(-1)
   return plans[last?.plan ?? 0]?.plan
 }
-
-let made = 0
-/** The same name never comes twice, whichever tab or device gives it. */
-const newId = () => `${Date.now().toString(36)}-${Math.random().toString(36).slice(2, 8)}-${made++}`
 
 /**
  * The open session as it is being cooked: where it stands each second, what each cook has in hand, what is
@@ -63,7 +49,6 @@ const newId = () => `${Date.now().toString(36)}-${Math.random().toString(36).sli
 export const useRunning = createSharedComposable(() => {
   const held = useSession()
   const saving = useSaving()
-  const tabs = useTabs()
   const { session, kitchen, compiled, cooking } = held
   const clock = ref(Date.now())
   useIntervalFn(() => (clock.value = Date.now()), 1000)
@@ -116,6 +101,16 @@ export const useRunning = createSharedComposable(() => {
   const timers = computed(() =>
     compiled.value && running.value && standing.value
       ? timersAt(running.value, standing.value, compiled.value)
+      : [],
+  )
+  const cooling = computed(() =>
+    compiled.value && running.value && standing.value && kitchen.value
+      ? coolingNow(
+          running.value,
+          standing.value,
+          compiled.value,
+          standingOf(rulesOf(kitchen.value)),
+        )
       : [],
   )
   const out = computed(() => outOfUse(counted.value))
@@ -211,117 +206,20 @@ export const useRunning = createSharedComposable(() => {
     if (last) await tell({ kind: 'undone', event: last.id, ...(cook ? { cook } : {}) })
   }
 
-  const anew = usePlanningAnew()
-
-  function usePlanningAnew() {
-    const busy = ref(false)
-    const most = ref<number>()
-    let [asked, honest, offBefore, told] = [-PAUSE, -HONEST, 0, 0]
-    /** By how much something is to come earlier or later than it was told. */
-    const off = computed(() =>
-      turns.value.reduce(
-        (worst, t) =>
-          t.over || !t.line.points ? worst : Math.max(worst, Math.abs(t.from - t.line.at)),
-        0,
-      ),
-    )
-    /** What cannot go on as it was told, however little it is late. */
-    const forced = computed(
-      () => counted.value.filter((e) => ['out', 'back', 'later', 'handed'].includes(e.kind)).length,
-    )
-
-    /** How much is known that a plan has to go by. */
-    const facts = computed(
-      () => events.value.filter((e) => !['heard', 'added', 'note'].includes(e.kind)).length,
-    )
-
-    async function look(): Promise<void> {
-      const [log, run, stand] = [cooking.value, running.value, standing.value]
-      if (!log || !run || !stand || busy.value || paused.value || !left.value || !tabs.writes)
-        return
-      const changed = forced.value !== told
-      const late = off.value > NOTICED && off.value > offBefore + NOTICED
-      if (off.value < offBefore - NOTICED) offBefore = off.value
-      if ((changed || late) && (changed || stand.now - asked >= PAUSE)) {
-        asked = stand.now
-        offBefore = off.value
-        told = forced.value
-        await planAnew(run, stand)
-      } else if (stand.now - honest >= HONEST) {
-        honest = stand.now
-        await foretell(run, stand)
-      }
-    }
-
-    async function planAnew(run: Running, stand: NonNullable<typeof standing.value>) {
-      busy.value = true
-      const known = facts.value
-      try {
-        const problem = plain(problemLeft(run, stand))
-        const team = workTogether(1, (planner) =>
-          planner.anew(problem, plain(stand.plan), { seconds: PLANNING, seed: 1 }),
-        )
-        const found = (await team.result)?.[0]
-        const id = session.value?.id
-        if (!found || id === undefined || !cooking.value) return
-        // Somebody has told something meanwhile that this plan does not know of: it is looked at again.
-        if (facts.value !== known) {
-          asked = -PAUSE
-          offBefore = 0
-          return
-        }
-        const [before, after] = [timeAt(stand.finish), timeAt(found.plan.makespan)]
-        const words =
-          before === after
-            ? `Planned anew at ${timeAt(stand.now)}: finished at ${after} as before.`
-            : `Planned anew at ${timeAt(stand.now)}: finished at ${after} instead of ${before}.`
-        await edit(id, (log) => ({
-          ...log,
-          plans: [...log.plans, plain({ plan: found.plan, progress: problem.progress })],
-          events: [
-            ...log.events,
-            { kind: 'planned', plan: log.plans.length, words, id: newId(), at: Date.now() },
-          ],
-        }))
-        offBefore = 0
-        honest = -HONEST
-      } finally {
-        busy.value = false
-      }
-    }
-
-    /** When people will be finished, by rehearsing what is left. */
-    async function foretell(run: Running, stand: NonNullable<typeof standing.value>) {
-      busy.value = true
-      try {
-        const problem = plain(problemLeft(run, stand))
-        const options = { runs: RUNS, slice: RUNS, seed: 1, policy: 'follow' as const }
-        const copy = plain(stand.plan)
-        const team = workTogether(1, (planner) =>
-          planner.rehearse(
-            problem,
-            copy,
-            options,
-            proxy(() => {}),
-          ),
-        )
-        const found = (await team.result)?.[0]
-        if (!found) return
-        most.value = quantile(found.finishes, 0.9)
-        const id = session.value?.id
-        // What was foretold at the very beginning is held against what came of it.
-        if (id !== undefined && !cooking.value?.foretold && !facts.value) {
-          const foretold = { half: quantile(found.finishes, 0.5), most: most.value }
-          await edit(id, (log) => (log.foretold ? log : { ...log, foretold }))
-        }
-      } finally {
-        busy.value = false
-      }
-    }
-
-    watch([now, forced], () => void look(), { immediate: true })
-    return { busy, most }
-  }
+  const anew = usePlanningAnew({
+    session,
+    cooking,
+    running,
+    standing,
+    turns,
+    left,
+    events,
+    counted,
+    paused,
+    now,
+    timeAt,
+    edit,
+  })
 
   return {
     ...held,
@@ -331,6 +229,7 @@ export const useRunning = createSharedComposable(() => {
     turns,
     left,
     places,
+    cooling,
     timers,
     out,
     paused,

@@ -6,6 +6,7 @@ import type { Timer, Turn } from '~~/core/logbook'
 import { upperFirst } from '~~/core/recipe'
 import { useActs } from '~/composables/useActs'
 import { spanText, timerText } from '~/composables/useClock'
+import { useProbe } from '~/composables/useProbe'
 import { useRunning } from '~/composables/useRunning'
 import { useTelling } from '~/composables/useTelling'
 import { useNotices } from '~/stores/notices'
@@ -13,7 +14,8 @@ import { useNotices } from '~/stores/notices'
 useHead({ title: 'Cook · Cadrum' })
 const run = useRunning()
 const { ready, session, kitchen, recipes, cooking, compiled, plan, broken } = run
-const { now, standing, left, places, timers, out, paused, counted, handOf, timeAt, tell } = run
+const { now, standing, left, places, cooling, timers, out, paused, counted, handOf, timeAt, tell } =
+  run
 const notices = useNotices()
 
 const planned = useTelling({ session, kitchen, compiled, plan })
@@ -50,6 +52,24 @@ async function stop() {
 const aboutOf = (activity: string) => {
   const card = compiled.value?.cards[activity]
   return card?.about ?? card?.text ?? ''
+}
+const dishName = (id: string | undefined) =>
+  compiled.value?.dishes.find((d) => d.id === id)?.name ?? ''
+/** What is being measured, and by whom. */
+const measured = ref<{ turn: Turn; cook: string }>()
+const { leastFor, whereIs } = useProbe(run)
+async function keepTemperature(celsius: number) {
+  const it = measured.value
+  measured.value = undefined
+  if (!it?.turn.line.dish) return
+  const { dish, activity } = it.turn.line
+  await tell({
+    kind: 'temperature',
+    cook: it.cook,
+    dish,
+    celsius,
+    ...(activity === undefined ? {} : { activity }),
+  })
 }
 const seesLog = ref(false)
 const sound = useStorage('cadrum-sound', true)
@@ -200,19 +220,23 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
           @hand="(turn: Turn, to: string) => handOver(c.id, turn, to)"
           @first="first(c.id, $event)"
           @added="add(c.id, $event)"
+          @temperature="measured = { turn: $event, cook: c.id }"
           @undo="run.undo(c.id)"
         />
       </div>
-      <StoveMap
-        :kitchen="kitchen"
-        :compiled="compiled"
-        :places="places"
-        :timers="timers"
-        :out="out"
-        :now="now"
-        @out="(station: string, on: boolean) => tell({ kind: on ? 'out' : 'back', station })"
-        @more="(timer: Timer, minutes: number) => moreTime(timer, minutes)"
-      />
+      <div>
+        <StoveMap
+          :kitchen="kitchen"
+          :compiled="compiled"
+          :places="places"
+          :timers="timers"
+          :out="out"
+          :now="now"
+          @out="(station: string, on: boolean) => tell({ kind: on ? 'out' : 'back', station })"
+          @more="(timer: Timer, minutes: number) => moreTime(timer, minutes)"
+        />
+        <CoolingList :cooling="cooling" :compiled="compiled" :now="now" :time-at="timeAt" />
+      </div>
     </div>
     <CookLog
       v-if="seesLog || !left"
@@ -227,6 +251,20 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
       "
       @note="tell({ kind: 'note', text: $event })"
     />
+    <v-dialog
+      :model-value="measured !== undefined"
+      max-width="560"
+      @update:model-value="measured = undefined"
+    >
+      <TemperatureCard
+        v-if="measured"
+        :dish="dishName(measured.turn.line.dish)"
+        :least="leastFor(measured.turn)"
+        :where="whereIs(measured.turn)"
+        @keep="keepTemperature"
+        @close="measured = undefined"
+      />
+    </v-dialog>
   </section>
 </template>
 

@@ -122,9 +122,15 @@ export class LineWords {
   }
 }
 
+/** How hot the middle has to be by a caution, in degrees Celsius. */
+export function leastInside(caution: string | undefined): number | undefined {
+  const found = /\b(\d\d) °C/.exec(caution ?? '')?.[1]
+  return found === undefined ? undefined : Number(found)
+}
+
 /** What to look for when it should be done. */
 export function checkWords(words: string, caution: string | undefined): string {
-  const core = /\b(\d\d) °C/.exec(caution ?? '')?.[1]
+  const core = leastInside(caution)
   const cue = cueIn(words)
   const done = cue ? `: ${cue.replace(/^(?:it is|they are|it's)\s+/i, '')}` : ''
   const inside = core && !cue ? `: ${core} °C in the middle` : ''

@@ -1,5 +1,6 @@
 export { startAnew, worthTelling, type Anew } from './anew'
 export { outOfUse, problemLeft } from './asked'
+export { coolingNow, type Cooling } from './cooling'
 export { cookingSchema, eventsOf, type Cooking } from './cooking'
 export { counting, eventSchema, ofKind, type Event, type EventOf } from './events'
 export { learnFrom, withLearned, type Learned } from './learn'

@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { solve } from '../solver'
 import { problemOf } from '../testing/problemOf'
 import type { Instruction } from '../guide'
+import type { CompiledSession } from '../session'
 import { startAnew, worthTelling } from './anew'
 import { doneEarlier, moreFor, skippedOf } from './acts'
 import { problemLeft } from './asked'
 import { counting, type Event } from './events'
 import { doneOf, inHand, turnsOf } from './queue'
+import { timersAt } from './timers'
 import { pausesIn, standingAt, type Running } from './standing'
 
 /** Ana chops for ten minutes, it simmers for twenty and she takes two to pack it; bo peels for five. */
@@ -135,6 +137,25 @@ describe('where a session stands', () => {
     expect(inHand(turns, before, 'bo', 2000).now!.line.activity).toBe('peel')
     const off = both(...ticked(simmering, 'ana', 1950).events)
     expect(turnsOf(off, standingAt(off, 2000)).some((t) => t.waits)).toBe(false)
+  })
+
+  it('times what goes on by itself from when it was put on, and rings until somebody has heard', () => {
+    const card = { dish: 'stew', work: 'simmer', text: 'Simmer' }
+    const compiled = { cards: { simmer: card } } as unknown as CompiledSession
+    const timers = (r: Running, now: number) => timersAt(r, standingAt(r, now), compiled)
+    const chopped = ticked(running(), 'ana', 600)
+    const on = ticked(chopped, 'ana', 600)
+    expect(timers(running(), 500)).toEqual([])
+    expect(timers(on, 700)).toMatchObject([{ from: 600, due: 1800, rings: false }])
+    expect(timers(on, 1800)).toMatchObject([{ rings: true }])
+    const heard = { kind: 'heard', activity: 'simmer', phase: 0, second: 1810 }
+    expect(timers(running(...on.events, event(heard)), 1820)).toMatchObject([{ rings: false }])
+    // With more time it rings again once that is over.
+    const more = event({ kind: 'more', activity: 'simmer', phase: 0, until: 2100 })
+    const again = running(...on.events, event(heard), more)
+    expect(timers(again, 2000)).toMatchObject([{ due: 2100, rings: false }])
+    expect(timers(again, 2100)).toMatchObject([{ rings: true }])
+    expect(timers(ticked(on, 'ana', 1900), 2000)).toEqual([])
   })
 
   it('takes for done what something has been begun with, though nobody said so', () => {

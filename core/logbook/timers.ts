@@ -22,7 +22,7 @@ const BRIEF = 60
 /** All that goes on by itself now, the soonest first. */
 export function timersAt(
   running: Running,
-  { net, course, now, plan }: Standing,
+  { net, course, now, plan, untold }: Standing,
   compiled: CompiledSession,
 ): Timer[] {
   const events = counting(running.events)
@@ -36,7 +36,8 @@ export function timersAt(
       if (phase.hands || phase.seconds[0] < BRIEF) return
       const [begins, ends] = [start + k, start + k + 1]
       const from = course.at[begins]!
-      if (from > now || net.fixed[ends] || told.has(`${run.id}#end`)) return
+      // What nobody has said to have put on is not timed.
+      if (from > now || untold.has(begins) || net.fixed[ends] || told.has(`${run.id}#end`)) return
       const more = events.filter(
         (e) => e.kind === 'more' && e.activity === run.id && e.phase === k,
       ) as { until: number }[]

@@ -133,6 +133,67 @@ test('everything stands still while the doorbell is answered, and the second tab
   expect(name).not.toBe('')
 })
 
+test('a temperature is typed or read from the thermometer, and kept with the step', async ({
+  page,
+}) => {
+  await startCooking(page)
+  const open = async () => {
+    await card(page).getByRole('button', { name: 'Else' }).click()
+    await page.getByRole('button', { name: /Its temperature/ }).click()
+    await expect(page.getByTestId('temperature')).toBeVisible()
+  }
+  await open()
+  await page.getByLabel('Temperature inside').fill('900')
+  await page.getByLabel('Temperature inside').blur()
+  await expect(page.getByTestId('temperature')).toContainText('is no temperature')
+  await page.getByLabel('Temperature inside').fill('71')
+  await page.getByLabel('Temperature inside').blur()
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await open()
+  await page.getByRole('button', { name: 'Read the thermometer' }).click()
+  await expect(page.getByTestId('temperature')).toContainText('simulated thermometer')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect
+    .poll(async () => (await log(page)).events.filter((e) => e.kind === 'temperature').length)
+    .toBe(2)
+  await page.context().setOffline(true)
+  await open()
+  await page.getByRole('button', { name: 'Read the thermometer' }).click()
+  await expect(page.getByTestId('temperature')).toContainText('does not answer')
+})
+
+test('what has come to its end rings on every page until somebody has heard, and a long absence is told', async ({
+  page,
+}) => {
+  await openPlanned(page)
+  await page.clock.install({ time: new Date('2027-03-20T09:00:00') })
+  await page.goto('/cook')
+  await page.getByTestId('start').click()
+  await expect(nowOf(page)).toBeVisible()
+  const bell = page.getByTestId('bell')
+  // Everything in its order, each as long as planned, until something cooks by itself.
+  for (let i = 0; i < 24 && !(await page.locator('.place [role=timer]').count()); i++) {
+    const cook = i % 2 ? 'teo' : 'runa'
+    await page.clock.fastForward(120_000)
+    if (await doneOf(page, cook).count()) await doneOf(page, cook).click()
+    await page.waitForTimeout(150)
+  }
+  await page.clock.fastForward(3_600_000)
+  await expect(bell).toBeVisible()
+  await expect(page.getByText(/^Nobody was here for/)).toBeVisible()
+  await expect(page).toHaveTitle(/^Time is up/)
+  await page.getByRole('link', { name: 'Recipes' }).click()
+  await expect(bell).toBeVisible()
+  const rings = bell.getByRole('button', { name: /I have heard/ })
+  for (let n = await rings.count(); n > 0; n--) {
+    await rings.first().click()
+    await expect(rings).toHaveCount(n - 1)
+  }
+  await page.reload()
+  await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+  await expect(bell).toBeHidden()
+})
+
 test.describe('on a first visit', () => {
   test.use(FIRST_VISIT)
   test('without a plan the Cook page says where to get one', async ({ page }) => {
