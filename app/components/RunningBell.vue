@@ -55,14 +55,14 @@ useHead({ title })
 <template>
   <aside v-if="ringing.length" class="bell no-print" role="alert" data-test="bell">
     <div v-for="r in ringing" :key="`${r.activity} ${r.phase}`" class="row">
-      <v-icon :icon="mdiBellRing" size="32" aria-hidden="true" />
+      <v-icon :icon="mdiBellRing" size="32" class="ring" aria-hidden="true" />
       <p>
         <strong>{{ r.name }}</strong>
-        <span>{{ r.text }}</span>
+        <span class="what">{{ r.text }}</span>
       </p>
-      <span class="figure over">{{ timerText(-r.over) }}</span>
+      <span class="figure over">{{ timerText(r.over) }} <small>over</small></span>
       <v-btn color="error" height="60" :aria-label="`I have heard: ${r.name}`" @click="answer(r)">
-        I have heard
+        Heard
       </v-btn>
     </div>
     <v-btn
@@ -101,9 +101,41 @@ useHead({ title })
   display: block;
   font-size: 1.4rem;
 }
+.over small {
+  font-size: 1rem;
+}
 .over {
   font-family: var(--display);
   font-size: 2rem;
   color: rgb(var(--v-theme-error));
+}
+@media (max-width: 700px) {
+  /* What is in hand has to stay within reach, however much rings. */
+  .bell {
+    max-height: 40vh;
+    padding: 4px 10px;
+    overflow-y: auto;
+  }
+  .row {
+    flex-basis: 100%;
+    gap: 8px;
+  }
+  .row p {
+    min-width: 0;
+  }
+  .row strong {
+    font-size: 1.15rem;
+    line-height: 1.2;
+  }
+  .over {
+    font-size: 1.3rem;
+    white-space: nowrap;
+  }
+  .ring,
+  .sound,
+  .what,
+  .over small {
+    display: none;
+  }
 }
 </style>
