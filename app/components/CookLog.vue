@@ -49,8 +49,6 @@ function words(e: Event): string | undefined {
       return `Note: ${e.text}`
     case 'temperature':
       return `${e.celsius} °C: ${props.compiled.dishes.find((d) => d.id === e.dish)?.name ?? e.dish}`
-    case 'missing':
-      return `${e.item} is missing${e.instead ? `: ${e.instead} instead` : ''}`
     default:
       return undefined
   }

@@ -51,9 +51,7 @@ export function useActs(run: ReturnType<typeof useRunning>) {
     if (key === undefined) return
     const before = ofKind(counted.value, 'added').find((e) => e.key === key && e.amount === amount)
     await tell(
-      before
-        ? { kind: 'undone', event: before.id, cook }
-        : { kind: 'added', key, amount, copy: 0, cook },
+      before ? { kind: 'undone', event: before.id, cook } : { kind: 'added', key, amount, cook },
     )
   }
 

@@ -45,11 +45,10 @@ export const eventSchema = z.discriminatedUnion('kind', [
   of('heard', { activity: id, phase: z.int().min(0), second }),
   of('paused', {}),
   of('resumed', {}),
-  /** Somebody had ticked that the ingredient with this number in the line is in. */
-  of('added', { key: id, amount: z.int().min(0), copy: z.int().min(0) }),
+  /** The ingredient with this number in the line is in. */
+  of('added', { key: id, amount: z.int().min(0) }),
   of('temperature', { dish: id, activity: id.optional(), celsius: z.number().min(-60).max(400) }),
   of('note', { text: z.string().min(1).max(2000), dish: id.optional(), step: id.optional() }),
-  of('missing', { dish: id, item: z.string().min(1).max(200), instead: z.string().max(200) }),
   /** From here on it goes by another plan: which of those kept with the session. */
   of('planned', { plan: z.int().min(1), words: z.string() }),
   /** An earlier event did not happen. */
