@@ -20,4 +20,4 @@ it('plans nearer to the truth with what a few sessions have taught', () => {
   // The same households and days, whatever is known of them.
   const [one, other] = [learning(1, 4, 'nothing'), learning(1, 4, 'the record')]
   expect(one).toEqual(other)
-})
+}, 180_000)

@@ -165,6 +165,7 @@ test('a temperature is typed or read from the thermometer, and kept with the ste
 test('what has come to its end rings on every page until somebody has heard, and a long absence is told', async ({
   page,
 }) => {
+  test.setTimeout(480_000)
   await openPlanned(page)
   await page.clock.install({ time: new Date('2027-03-20T09:00:00') })
   await page.goto('/cook')
@@ -213,6 +214,8 @@ function secondsIn(text: string): number {
 test('the whole demo cooked at high speed, with delays and mishaps, to its end', async ({
   page,
 }) => {
+  // Some three hundred taps, each kept before the next: a slow machine takes ten minutes for them.
+  test.setTimeout(1_200_000)
   await openPlanned(page)
   await page.clock.install({ time: new Date('2027-03-20T09:00:00') })
   await page.goto('/cook')
