@@ -48,8 +48,8 @@ describe('a session that is cooked from what is told', () => {
       expect(cooked.left.map((t) => t.line.key)).toEqual([])
       cookedThem++
     })
-    // Half of a second on a usual machine; one that is shared may be four times as slow.
-    expect(slowest).toBeLessThan(2000)
+    // Under half of a second on a usual machine; one that is shared may stand still for seconds.
+    expect(slowest).toBeLessThan(5000)
     expect(cookedThem).toBeGreaterThan(120)
   }, 300_000)
 })
