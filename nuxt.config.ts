@@ -2,7 +2,19 @@ import { defineNuxtConfig } from 'nuxt/config'
 import vuetify from 'vite-plugin-vuetify'
 
 /** The pages there are: made ahead, kept for use without the server, and all that is answered. */
-const PAGES = ['/', '/choose', '/plan', '/cook', '/recipes', '/kitchen']
+const PAGES = [
+  '/',
+  '/choose',
+  '/buy',
+  '/set-out',
+  '/plan',
+  '/cook',
+  '/pack',
+  '/keep',
+  '/recipes',
+  '/kitchen',
+  '/logbook',
+]
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -25,7 +37,7 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'description', content: 'Plans a kitchen session and carries you through it.' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+      link: [{ key: 'icon', rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
   build: { transpile: ['vuetify'] },

@@ -1,8 +1,11 @@
 #!/usr/bin/env node
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
-import { addDays, addSeconds, format, parseISO } from 'date-fns'
+import { addDays, format, parseISO } from 'date-fns'
 import { loadCore } from './core.mjs'
+import { clockOf, listText } from './listText.mjs'
+import { planSittings } from './planSittings.mjs'
+import { shopText } from './shopText.mjs'
 import { MOST_THREADS, solveThreads } from './solveThreads.mjs'
 
 /** How long a plan is looked for that comes nearest, in milliseconds, where none keeps everything. */
@@ -10,18 +13,27 @@ const LEAST_BAD_MS = 2000
 const USAGE = `usage:
   cadrum plan PROBLEM.json [--seconds 5] [--iterations N] [--seed 1] [--threads 1] [--least-bad FILE]
               [--previous PLAN.json] [--out PLAN.json]
+  cadrum plan SESSION.json --out FOLDER [--seconds 5] [--iterations N] [--seed 1]
+              every sitting and evening of it: session, problem, plan and list, and sittings.json
   cadrum check PROBLEM.json PLAN.json
   cadrum compile SESSION.json [--out PROBLEM.json]
   cadrum session --kitchen FILE|NAME [--batches 1] [--start 2027-03-20T09:00] RECIPE...
-              [--out SESSION.json]    recipes in any form that read takes
+              [--sitting 2027-03-19T19:00/90]... [--evening 2027-03-22]... [--eaters 4]
+              [--out SESSION.json]    recipes in any form that read takes; other sittings, with the
+              minutes there are, and the evenings that it cooks for
   cadrum list SESSION.json PLAN.json [--json]
+  cadrum shop SESSION.json [--stock FILE] [--prices FILE] [--json]
+              what is to be bought, and what it costs; files are JSON, CSV (item, amount, unit, cost) or
+              lines such as 500 g rolled oats, 0.90
+  cadrum labels SESSION.json [PLAN.json] [--json]     what is written on every box and bag; with a plan
+              it says on which day each is done
   cadrum read FILE [--out RECIPE.json]     text, HTML, JSON-LD, CSV or our own JSON; - is standard input
   cadrum rehearse PROBLEM.json PLAN.json [--runs 1000, 20 where it is planned anew] [--seed 1] [--policy follow|replan|distracted]
               [--noise 1] [--json]    how it goes with people: when they finish, what holds them up
   cadrum formats FOLDER`
 
 const [command, ...rest] = process.argv.slice(2)
-const commands = { plan, check, compile, session, list, read, rehearse, formats }
+const commands = { plan, check, compile, session, list, shop, labels, read, rehearse, formats }
 if (!commands[command]) fail(USAGE)
 // With several threads it is they who plan: this one compiles little that is worth keeping.
 const threaded = rest.some((arg) => arg.startsWith('--threads'))
@@ -37,7 +49,9 @@ async function plan(args) {
     'least-bad',
   ])
   if (files.length !== 1) fail(USAGE)
-  const problem = unwrap(core.readProblem(readJson(files[0])))
+  const input = readJson(files[0])
+  if (input?.format === 'cadrum/session-file@1') return ofSession(input, flags)
+  const problem = unwrap(core.readProblem(input))
   const options = { clock: () => performance.now(), seed: whole(flags, 'seed', 1, -2147483648) }
   if (flags.iterations !== undefined) options.iterations = whole(flags, 'iterations', 0, 1)
   if (flags.seconds !== undefined || options.iterations === undefined)
@@ -56,6 +70,25 @@ async function plan(args) {
   for (const reason of result.reasons) console.error(reason)
   if (result.status === 'infeasible') leastBad(problem, flags['least-bad'])
   return { optimal: 0, feasible: 0, infeasible: 3, unknown: 4 }[result.status]
+}
+
+/** Every sitting and evening of a session, each planned by itself, into a folder. */
+function ofSession(input, flags) {
+  if (flags.out === undefined) fail('--out: a folder for the plans of the sittings')
+  for (const name of ['threads', 'previous', 'least-bad'])
+    if (flags[name] !== undefined) fail(`--${name}: only with a problem`)
+  const seed = whole(flags, 'seed', 1, -2147483648)
+  const limits =
+    flags.iterations === undefined
+      ? { seconds: number(flags, 'seconds', 5) }
+      : { iterations: whole(flags, 'iterations', 0, 1) }
+  return planSittings(
+    core,
+    unwrap(core.readSessionFile(input)),
+    flags.out,
+    { seed, ...limits },
+    fail,
+  )
 }
 
 /** Where no plan keeps everything: says what the one that comes nearest breaks, and writes it if asked. */
@@ -110,7 +143,12 @@ function read(args) {
 }
 
 function session(args) {
-  const { files, flags } = parse(args, ['kitchen', 'batches', 'start', 'out'])
+  const { files, flags } = parse(
+    args,
+    ['kitchen', 'batches', 'start', 'out', 'eaters'],
+    [],
+    ['sitting', 'evening'],
+  )
   if (!files.length || flags.kitchen === undefined) fail(USAGE)
   const named = core.namedKitchens()
   const kitchen =
@@ -124,8 +162,15 @@ function session(args) {
     files.flatMap((file) => unwrap(core.readRecipes(readText(file)))),
   )
   const batches = number(flags, 'batches', 1)
+  const start = flags.start ?? tomorrow()
+  const sittings = (flags.sitting ?? []).map((text) => {
+    const [begins, minutes] = text.split('/')
+    return { start: begins, ...(minutes === undefined ? {} : { limit: Number(minutes) }) }
+  })
+  const evenings = flags.evening ?? []
+  const eaters = whole(flags, 'eaters', kitchen.people.length, 0)
   write(
-    unwrap(core.sessionFrom({ kitchen, recipes, batches, start: flags.start ?? tomorrow() })),
+    unwrap(core.sessionFrom({ kitchen, recipes, batches, start, sittings, evenings, eaters })),
     flags.out,
   )
   return 0
@@ -213,27 +258,47 @@ function list(args) {
   const breaches = core.checkPlan(compiled.problem, given)
   if (breaches.length)
     fail(`${files[1]}: is not a plan for this session: ${core.breachText(breaches[0])}`)
-  const clock = (seconds) => format(addSeconds(parseISO(held.session.start), seconds), 'H:mm')
+  const clock = clockOf(held.session)
   const lines = core.instructions(given, compiled, held.kitchen, { clock })
   if (flags.json) {
     for (const l of lines)
       console.log(JSON.stringify(Object.fromEntries(TOLD.map((field) => [field, l[field]]))))
     return 0
   }
-  const name = (id) => held.kitchen.people.find((p) => p.id === id)?.name ?? id
-  const dish = (id) => compiled.dishes.find((d) => d.id === id)?.name
-  for (const l of lines) {
-    const until = l.until > l.at ? ` (until ${clock(l.until)})` : ''
-    const where = l.places.length
-      ? ` · ${l.places.map((p) => core.placeWords(p, held.kitchen).replace(/^the /, '')).join(', ')}`
-      : ''
-    const heat = l.celsius === undefined || l.kind === 'oven' ? '' : ` · ${l.celsius} °C`
-    console.log(
-      `${clock(l.at).padStart(5)}  ${name(l.cook)}${l.dish ? `  [${dish(l.dish)}]` : ''}  ${l.text}${until}${where}${heat}`,
-    )
-    if (l.amounts.length) console.log(`         ${l.amounts.join(' · ')}`)
-    if (l.caution) console.log(`         ! ${l.caution}`)
+  for (const line of listText(core, held, compiled, lines, clock)) console.log(line)
+  return 0
+}
+
+function shop(args) {
+  const { files, flags } = parse(args, ['stock', 'prices'], ['json'])
+  if (files.length !== 1) fail(USAGE)
+  const held = unwrap(core.readSessionFile(readJson(files[0])))
+  const stock =
+    flags.stock === undefined ? [] : core.stockOf(unwrap(core.readInHouse(readText(flags.stock))))
+  const prices = flags.prices === undefined ? [] : unwrap(core.readPrices(readText(flags.prices)))
+  const { list, costs, ready } = core.prepare({ ...held, stock, prices })
+  if (flags.json) {
+    print({ lines: core.listAsRows(list), total: list.total, costs, ready })
+    return 0
   }
+  console.log(core.listAsText(list).trimEnd())
+  for (const line of shopText(list, costs, ready, held.recipes)) console.log(line)
+  return 0
+}
+
+function labels(args) {
+  const { files, flags } = parse(args, [], ['json'])
+  if (files.length < 1 || files.length > 2) fail(USAGE)
+  const held = unwrap(core.readSessionFile(readJson(files[0])))
+  const given = files[1] === undefined ? undefined : unwrap(core.readPlan(readJson(files[1])))
+  const dishes = new Set(held.recipes.map((r) => r.id))
+  if (given?.activities.length && !given.activities.some((a) => dishes.has(a.id.split('.')[0])))
+    fail(`${files[1]}: is not a plan for this session: nothing in it is of its dishes`)
+  const planOf = (key) => (key === held.session.id ? given : undefined)
+  const { labels: made } = core.prepare({ ...held, planOf })
+  if (flags.json) return print(made)
+  const day = (iso) => format(parseISO(iso), 'EEE d MMM yyyy')
+  console.log(made.map((l) => core.labelLines(l, day).join('\n')).join('\n\n'))
   return 0
 }
 
@@ -245,13 +310,19 @@ function formats(args) {
   return 0
 }
 
-function parse(args, allowed, switches = []) {
-  const of = (type) => (name) => [name, { type }]
+function parse(args, allowed, switches = [], several = []) {
+  const of =
+    (type, multiple = false) =>
+    (name) => [name, { type, multiple }]
   try {
     const { values, positionals } = parseArgs({
       args,
       allowPositionals: true,
-      options: Object.fromEntries([...allowed.map(of('string')), ...switches.map(of('boolean'))]),
+      options: Object.fromEntries([
+        ...allowed.map(of('string')),
+        ...switches.map(of('boolean')),
+        ...several.map(of('string', true)),
+      ]),
     })
     return { files: positionals, flags: values }
   } catch (error) {

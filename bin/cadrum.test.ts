@@ -3,6 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, statSync, writeFileSync } from 
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { weekend } from '../core/session/sittings/weekend.fixture'
 import { demoKitchen, demoRecipes, demoSession } from '../demo'
 
 const folder = mkdtempSync(join(tmpdir(), 'cadrum-'))
@@ -31,6 +32,88 @@ const sessionFile = (dishes: number) => ({
 })
 
 describe('the command line', () => {
+  it('plans every sitting and evening of a session into a folder, each checked by itself', () => {
+    const out = join(folder, 'weekend')
+    const made = run('plan', file('weekend.json', weekend()), '--iterations', '60', '--out', out)
+    expect(made.stderr).toBe('')
+    expect(made.status).toBe(0)
+    const read = (name: string) => JSON.parse(readFileSync(join(out, name), 'utf8'))
+    const all = read('sittings.json') as {
+      sittings: { id: string; kind: string; minutes: number; files: string }[]
+      minutes: number
+      least: number
+    }
+    expect(all.sittings.slice(0, 2).map((s) => [s.id, s.kind])).toEqual([
+      ['sitting-1', 'cooking'],
+      ['main', 'cooking'],
+    ])
+    expect(all.sittings.slice(2).every((s) => s.kind === 'evening')).toBe(true)
+    expect(all.least).toBeGreaterThan(0)
+    expect(all.least).toBeLessThanOrEqual(all.minutes)
+    for (const { files } of all.sittings) {
+      const [problem, plan] = ['problem', 'plan'].map((x) => join(out, `${files}.${x}.json`))
+      expect(run('check', problem!, plan!)).toMatchObject({ status: 0, stdout: '' })
+      // The list is that of the session file beside it.
+      const list = run('list', join(out, `${files}.session.json`), plan!)
+      expect(list.stdout.trim()).toBe(readFileSync(join(out, `${files}.list.txt`), 'utf8').trim())
+    }
+    expect(readFileSync(join(out, '01-sitting-1.list.txt'), 'utf8')).toContain(
+      'it goes on by itself until Saturday 9:00',
+    )
+    expect(run('plan', join(folder, 'weekend.json')).stderr).toContain('--out: a folder')
+  }, 60_000)
+
+  it('makes a session of several sittings, or says what is wrong with one', () => {
+    const recipe = file(
+      'soup.txt',
+      'Soup\nServes 4\n\n600 g carrots\n\nDice the carrots. Simmer for 20 minutes.',
+    )
+    const make = (...more: string[]) =>
+      run(
+        'session',
+        '--kitchen',
+        'one-oven-four-burners',
+        recipe,
+        '--start',
+        '2027-05-01T09:00',
+        ...more,
+      )
+    const made = make(
+      '--sitting',
+      '2027-04-30T19:00/90',
+      '--evening',
+      '2027-05-02',
+      '--eaters',
+      '4',
+    )
+    const { session } = JSON.parse(made.stdout) as { session: Record<string, unknown> }
+    expect(session.sittings).toMatchObject([{ start: '2027-04-30T19:00', limit: 90 }])
+    expect(session.evenings).toMatchObject([{ day: '2027-05-02', eaters: 4 }])
+    expect(session.dishes).toMatchObject([{ on: ['2027-05-02'] }])
+    expect(make('--sitting', 'yesterday')).toMatchObject({ status: 2 })
+    expect(make('--sitting', 'yesterday').stderr).toContain('session.sittings[0].start')
+  })
+
+  it('says what is to be bought, what it costs, and what is written on the boxes', () => {
+    const session = file('to-buy.json', sessionFile(2))
+    const stock = file('stock.txt', '6 eggs\n')
+    const prices = file('prices.csv', 'item,amount,unit,price\neggs,6,piece,2.10\n')
+    const bought = run('shop', session, '--stock', stock, '--prices', prices)
+    expect(bought.stderr).toBe('')
+    expect(bought.stdout).toMatch(/Milk, cheese and eggs\n- 2 × 500 ml buttermilk\n- 6 eggs\n/)
+    expect(bought.stdout).toMatch(/total: at least 2\.10\nno price is known of: .*buttermilk/)
+    const { lines } = JSON.parse(run('shop', session, '--stock', stock, '--json').stdout) as {
+      lines: { item: string; used: number; stock: number; bought: number; left: number }[]
+    }
+    for (const l of lines) expect(l.bought + l.stock).toBeCloseTo(l.used + l.left, 3)
+    expect(lines.find((l) => l.item === 'eggs')).toMatchObject({ used: 12, stock: 6, bought: 6 })
+    const labels = run('labels', session)
+    expect(labels.stdout).toMatch(/Soda bread\n8 portions · freezer\ncooked Sat 20 Mar 2027/)
+    const wrong = run('shop', session, '--prices', file('prices.txt', '500 g oats\n'))
+    expect(wrong.status).toBe(2)
+    expect(wrong.stderr).toContain('prices[1].cost: "" is no price; allowed:')
+  })
+
   it('keeps to an earlier plan, and says what that costs', () => {
     const out = join(folder, 'earlier.json')
     run('plan', example('problem'), '--iterations', '50', '--out', out)

@@ -6,6 +6,8 @@ import { planSchema } from './plan'
 import { problemSchema } from './problem'
 import { recipeSchema } from './recipe'
 import { sessionFileSchema } from './session'
+import { priceSchema } from './shopping'
+import { stockSchema } from './stock'
 
 export { readRecipes } from './recipe'
 export { withCautions } from './safety'
@@ -13,9 +15,21 @@ export { instructions, placeWords } from './guide'
 export { readKitchen } from './kitchen'
 export { readProblem } from './problem'
 export { breachText, brokenWords, checkPlan, comparePlans, readPlan } from './plan'
-export { compileSession, readSessionFile, recipesFrom, sessionFrom } from './session'
+export {
+  compileSession,
+  cookingsOf,
+  readSessionFile,
+  recipesFrom,
+  recipesOf,
+  sessionFrom,
+  sittingsOf,
+} from './session'
 export { POLICIES, quantile, rehearse } from './rehearsal'
 export { leastBad, solve, startSolving } from './solver'
+export { labelLines } from './labels'
+export { prepare } from './setout'
+export { listAsRows, listAsText, readInHouse, readPrices } from './shopping'
+export { stockOf } from './stock'
 
 /** JSON Schema of every file format, as input: fields with defaults may be left out. */
 export function jsonSchemas(): Record<string, unknown> {
@@ -26,6 +40,8 @@ export function jsonSchemas(): Record<string, unknown> {
     kitchen: kitchenSchema,
     'session-file': sessionFileSchema,
     record: recordSchema,
+    stock: stockSchema,
+    price: priceSchema,
   }
   return Object.fromEntries(
     Object.entries(schemas).map(([name, schema]) => [

@@ -9,6 +9,7 @@ import {
   type Menu,
   type Session,
 } from '../core/session'
+import { stockOf, type Stock } from '../core/stock'
 import { highfell } from './kitchen'
 import * as bakes from './recipes/bakes'
 import * as bases from './recipes/bases'
@@ -39,17 +40,26 @@ const saturday: Session = sessionSchema.parse({
   kitchen: 'highfell',
   cooks: ['runa', 'teo'],
   start: '2027-03-20T09:00',
+  sittings: [
+    {
+      id: 'friday',
+      name: 'Friday evening',
+      start: '2027-03-19T19:30',
+      limit: 60,
+      cooks: ['runa', 'teo'],
+    },
+  ],
   useUp: [
     { item: 'parsnips', amount: 700, unit: 'g', by: '2027-03-22' },
     { item: 'celery', amount: 300, unit: 'g', by: '2027-03-24' },
   ],
   dishes: [
-    { recipe: 'braised-pork', batches: 2 },
-    { recipe: 'squash-soup', batches: 2 },
+    { recipe: 'braised-pork', batches: 2, fixed: [{ step: 'season', sitting: 'friday' }] },
+    { recipe: 'squash-soup', batches: 2, fixed: [{ step: 'cut', sitting: 'friday' }] },
     { recipe: 'fish-pie', batches: 1 },
     { recipe: 'turkey-patties', batches: 2 },
     { recipe: 'bean-bake', batches: 1 },
-    { recipe: 'spiced-chickpeas', batches: 2 },
+    { recipe: 'spiced-chickpeas', batches: 2, fixed: [{ step: 'toast', sitting: 'friday' }] },
     { recipe: 'brown-rice', batches: 1.5 },
     { recipe: 'oat-bars', batches: 1 },
     { recipe: 'soda-bread', batches: 2 },
@@ -89,6 +99,20 @@ export const demoSession = fillEvenings(
   demoRecipes,
 )
 
+/** What is in the house on the Thursday before. */
+export const demoStock: Stock[] = stockOf([
+  { item: 'parsnips', amount: 700, unit: 'g', by: '2027-03-22' },
+  { item: 'celery', amount: 300, unit: 'g', by: '2027-03-24' },
+  { item: 'butter', amount: 250, unit: 'g', by: '2027-04-20' },
+  { item: 'eggs', amount: 8, unit: 'piece', by: '2027-03-30' },
+  { item: 'minced turkey', amount: 500, unit: 'g', place: 'freezer', where: 'top basket' },
+  { item: 'smoked white fish', amount: 600, unit: 'g', place: 'freezer', where: 'top basket' },
+  { item: 'red lentils', amount: 350, unit: 'g' },
+  { item: 'brown rice', amount: 1, unit: 'kg' },
+  { item: 'rapeseed oil', amount: 700, unit: 'ml' },
+  { item: 'plain flour', amount: 900, unit: 'g' },
+])
+
 /** All that the demo household owns, as one file would hold it. */
 export const demoHousehold = (): Household => ({
   ...emptyHousehold(new Date(0).toISOString()),
@@ -96,4 +120,5 @@ export const demoHousehold = (): Household => ({
   recipes: demoRecipes,
   sessions: [demoSession],
   menus: demoMenus,
+  stock: demoStock,
 })

@@ -42,6 +42,26 @@ await page.setViewportSize({ width: 360, height: 740 })
 await settle()
 await shot('plan-phone')
 await page.setViewportSize({ width: 1280, height: 800 })
+await page.goto(`${base}/buy`)
+await page.getByRole('button', { name: 'Ask the shop for prices' }).click()
+await page.getByText('are known now').waitFor()
+await page.getByRole('button', { name: 'Close' }).click()
+await settle()
+await shot('buy-light')
+await page.setViewportSize({ width: 360, height: 740 })
+await settle()
+await shot('buy-phone')
+await page.setViewportSize({ width: 1280, height: 800 })
+for (const [path, name] of [
+  ['set-out', 'Set out'],
+  ['pack', 'Pack'],
+  ['keep', 'Keep'],
+]) {
+  await page.goto(`${base}/${path}`)
+  await page.getByRole('heading', { name, level: 1 }).waitFor()
+  await settle()
+  await shot(`${path}-light`)
+}
 await page.goto(`${base}/recipes?open=fish-pie`)
 await page.click('[data-test=step-flake]')
 await settle()
@@ -98,6 +118,10 @@ for (let step = 0; step < 56; step++) {
   if (step % 5 === 0 && (await bell.count())) await bell.first().click()
 }
 await page.waitForTimeout(4000)
+// The clock was wound forward: nobody was away.
+const away = page.getByRole('button', { name: 'Close', exact: true })
+if (await away.count()) await away.first().click()
+await page.waitForTimeout(600)
 await shot('cook-light')
 await page.setViewportSize({ width: 800, height: 1100 })
 await settle()

@@ -5,6 +5,7 @@ import type { Kitchen } from '~~/core/kitchen'
 import type { Event } from '~~/core/logbook'
 import type { CompiledSession } from '~~/core/session'
 import { spanText } from '~/composables/useClock'
+import { measuredText } from '~/composables/useMeasures'
 
 /** Everything that has happened, the latest first: each can be undone, and set right in its time. */
 const props = defineProps<{
@@ -13,16 +14,20 @@ const props = defineProps<{
   compiled: CompiledSession
   timeAt: (seconds: number) => string
   startedAt: number
+  /** Whether it can be put away again. */
+  closes: boolean
 }>()
 const emit = defineEmits<{
   undo: [event: string]
   correct: [event: string, from: number, to: number]
   note: [text: string]
+  close: []
 }>()
 
 const person = (id: string | undefined) =>
   id === undefined ? '' : (props.kitchen.people.find((p) => p.id === id)?.name ?? id)
 const place = (id: string) => props.kitchen.stations.find((s) => s.id === id)?.name ?? id
+const dish = (id: string) => props.compiled.dishes.find((d) => d.id === id)?.name ?? id
 const step = (id: string) => props.compiled.cards[id]?.text ?? id
 
 function words(e: Event): string | undefined {
@@ -35,6 +40,14 @@ function words(e: Event): string | undefined {
       return `Not before ${props.timeAt(e.until)}: ${step(e.activity)}`
     case 'handed':
       return `For ${person(e.to)}: ${step(e.activity)}`
+    case 'given-up':
+      return `Given up: ${dish(e.dish)}`
+    case 'extra':
+      return `One dish more: ${dish(e.dish)}`
+    case 'turned':
+      return `Goes on ${props.compiled.cards[e.activity]?.ways[e.mode] ?? e.mode}, until ${props.timeAt(e.until)}: ${step(e.activity)}`
+    case 'missing':
+      return `No ${e.item} for ${dish(e.dish)}: ${e.instead ? `${e.instead} instead` : 'left out'}`
     case 'out':
       return `${place(e.station)} is out of use`
     case 'back':
@@ -48,7 +61,7 @@ function words(e: Event): string | undefined {
     case 'note':
       return `Note: ${e.text}`
     case 'temperature':
-      return `${e.celsius} °C: ${props.compiled.dishes.find((d) => d.id === e.dish)?.name ?? e.dish}`
+      return `${measuredText(e.celsius)}: ${dish(e.dish)}`
     default:
       return undefined
   }
@@ -76,7 +89,10 @@ function write() {
 
 <template>
   <section class="log" aria-labelledby="log-title">
-    <h2 id="log-title">What has happened</h2>
+    <div class="head">
+      <h2 id="log-title">What has happened</h2>
+      <v-btn v-if="closes" variant="text" height="56" @click="emit('close')">Close</v-btn>
+    </div>
     <form class="note" @submit.prevent="write">
       <v-text-field
         v-model="note"
@@ -104,7 +120,7 @@ function write() {
         />
         <span v-else />
         <IconButton
-          v-if="e.kind !== 'planned'"
+          v-if="e.kind !== 'planned' && e.kind !== 'extra'"
           :icon="mdiUndoVariant"
           :label="`It did not happen: ${text}`"
           @click="emit('undo', e.id)"
@@ -142,6 +158,12 @@ function write() {
 </template>
 
 <style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: center;
+}
 .log {
   margin-top: 24px;
 }

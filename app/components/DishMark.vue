@@ -14,6 +14,7 @@ const look = computed(() => dishLook(props.index))
 
 <style scoped>
 .mark {
+  print-color-adjust: exact;
   display: inline-block;
   min-width: 2.1em;
   padding: 2px 5px;

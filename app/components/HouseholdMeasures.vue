@@ -6,8 +6,9 @@ import { useSaving } from '~/stores/saving'
 /** How the household measures and tells the time: set once, and followed on every page. */
 const emit = defineEmits<{ close: [] }>()
 const saving = useSaving()
+type Choice = 'amounts' | 'degrees' | 'clock' | 'week'
 const CHOICES: {
-  key: keyof Measures
+  key: Choice
   title: string
   options: { value: string; title: string }[]
 }[] = [
@@ -45,8 +46,32 @@ const CHOICES: {
     ],
   },
 ]
-const set = (key: keyof Measures, value: string | null) =>
-  saving.write('how you measure', () => setMeasures({ [key]: value } as Partial<Measures>))
+/** Currencies of many households; prices are figures alone without one. */
+const CURRENCIES = [
+  { value: '', title: 'figures alone' },
+  ...[
+    'EUR',
+    'GBP',
+    'USD',
+    'CHF',
+    'AUD',
+    'CAD',
+    'NZD',
+    'SEK',
+    'NOK',
+    'DKK',
+    'PLN',
+    'CZK',
+    'JPY',
+  ].map((value) => ({
+    value,
+    title: `${value} (${new Intl.DisplayNames('en', { type: 'currency' }).of(value)})`,
+  })),
+]
+const set = (key: Choice | 'currency', value: string | null) =>
+  saving.write('how you measure', () =>
+    setMeasures({ [key]: value || undefined } as Partial<Measures>),
+  )
 </script>
 
 <template>
@@ -64,6 +89,13 @@ const set = (key: keyof Measures, value: string | null) =>
           <v-radio v-for="o in c.options" :key="o.value" :value="o.value" :label="o.title" />
         </v-radio-group>
       </fieldset>
+      <PickField
+        class="currency"
+        label="Money"
+        :value="measures.currency ?? ''"
+        :items="CURRENCIES"
+        @pick="set('currency', $event)"
+      />
     </v-card-text>
     <v-card-actions>
       <v-btn variant="text" @click="emit('close')">Close</v-btn>

@@ -15,7 +15,7 @@ import { useSaving } from '~/stores/saving'
 const notices = useNotices()
 const saving = useSaving()
 const { demo, swap } = useReplacing()
-const picker = ref<HTMLInputElement>()
+const picker = ref<{ open: () => void }>()
 const asking = ref<'import' | 'wipe' | 'states' | 'measures'>()
 const file = shallowRef<{ name: string; household: Household }>()
 const open = computed({
@@ -40,11 +40,7 @@ async function exportAll() {
   notices.show({ text: `Everything is in ${await downloadHousehold()}.` })
 }
 
-async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const chosen = input.files?.[0]
-  input.value = ''
-  if (!chosen) return
+async function choose(chosen: File) {
   const refuse = (details: string[]) =>
     notices.show({
       text: `${chosen.name} was not taken over; nothing has changed.`,
@@ -102,7 +98,7 @@ const goTo = (id: string) => saving.write('which session is open', () => openSes
       <v-list-item
         title="Import a file"
         subtitle="Beside what is here, or in its place"
-        @click="picker?.click()"
+        @click="picker?.open()"
       />
       <v-list-item title="Load the demo household" subtitle="Beside what is here" @click="demo" />
       <v-list-item
@@ -123,14 +119,11 @@ const goTo = (id: string) => saving.write('which session is open', () => openSes
     <HouseholdMeasures v-else-if="asking === 'measures'" @close="asking = undefined" />
     <HouseholdStates v-else-if="asking === 'states'" @close="asking = undefined" />
   </v-dialog>
-  <input
+  <FilePicker
     ref="picker"
-    type="file"
+    label="File to import"
     accept="application/json,.json"
-    class="unseen"
-    aria-label="File to import"
-    tabindex="-1"
-    @change="choose"
+    @chosen="choose"
   />
 </template>
 

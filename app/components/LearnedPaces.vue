@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useTheme } from 'vuetify'
 import type { Kitchen } from '~~/core/kitchen'
 import { counted } from '~~/core/quantity'
 import { database } from '~/database/database'
@@ -15,13 +16,35 @@ const words = (percent: number) =>
     ? 'as the recipes say'
     : `${Math.abs(percent - 100)} % ${percent > 100 ? 'longer' : 'quicker'} than the recipes say`
 
+/** How far apart single pieces lie, where that is known. */
+const spreadWords = ({ between }: Learned) =>
+  between && between[1] > between[0] ? ` (two of three: ${between[0]} to ${between[1]} %)` : ''
+const theme = useTheme()
+const colour = (name: string) => theme.current.value.colors[name] as string
+
 type Learned = NonNullable<Kitchen['people'][number]['learned']>[number]
-const switched = ({ work, percent, pieces }: Learned, on: boolean): Learned => ({
-  work,
-  percent,
-  pieces,
+const switched = ({ refused: _, ...learned }: Learned, on: boolean): Learned => ({
+  ...learned,
   ...(on ? {} : { refused: true as const }),
 })
+const known = (learned: readonly Learned[]) => learned.filter((l) => l.between)
+/** What a person learned, as bars from the one end of what is usual for them to the other. */
+const bars = (learned: readonly Learned[]) => [
+  {
+    label: 'two of three pieces of work',
+    data: learned.map((l) => l.between!),
+    backgroundColor: colour('primary'),
+    borderSkipped: false,
+    minBarLength: 4,
+  },
+]
+const options = {
+  indexAxis: 'y' as const,
+  scales: {
+    x: { title: { display: true, text: '% of the recipes’ time' } },
+    y: { grid: { display: false } },
+  },
+}
 const use = (person: string, work: string, on: unknown) =>
   saving.write('what was learned', () =>
     database.transaction('rw', database.kitchens, async () => {
@@ -51,6 +74,14 @@ const use = (person: string, work: string, on: unknown) =>
     </p>
     <div v-for="p in people" :key="p.id">
       <h3>{{ p.name }}</h3>
+      <ChartFrame
+        v-if="known(p.learned!).length"
+        :name="`How long ${p.name} takes, by kind of work`"
+        :labels="known(p.learned!).map((l) => workWords(l.work))"
+        :datasets="bars(known(p.learned!))"
+        :options="options"
+        :height="90 + 26 * known(p.learned!).length"
+      />
       <ul>
         <li v-for="l in p.learned" :key="l.work">
           <v-switch
@@ -58,7 +89,7 @@ const use = (person: string, work: string, on: unknown) =>
             color="primary"
             density="comfortable"
             hide-details
-            :label="`${workWords(l.work)}: ${words(l.percent)}, from ${counted(l.pieces, 'piece')} of work`"
+            :label="`${workWords(l.work)}: ${words(l.percent)}${spreadWords(l)}, from ${counted(l.pieces, 'piece')} of work`"
             @update:model-value="use(p.id, l.work, $event)"
           />
         </li>

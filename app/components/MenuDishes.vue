@@ -123,6 +123,12 @@ const placesOf = (id: string) => [
               }}{{ s.ahead.how ? `, ${s.ahead.how}` : '' }}</CheckField
             >
           </details>
+          <DishTimes
+            :session="session"
+            :dish="d"
+            :recipe="recipe(d.recipe)"
+            @set="set(d.recipe, $event)"
+          />
         </div>
       </li>
     </ul>

@@ -1,30 +1,26 @@
 <script setup lang="ts">
+import { issueText } from '~/composables/issueText'
 import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { dayText, said } from '~/composables/useMeasures'
-import { counted } from '~~/core/quantity'
+import { usePreparation } from '~/composables/usePreparation'
+import { amountSaid, packsSaid } from '~~/core/shopping'
+import type { Section } from '~~/core/food'
 import type { Recipe } from '~~/core/recipe'
-import {
-  dueOf,
-  packsOf,
-  readToUse,
-  withNewDish,
-  withoutDue,
-  type Due,
-  type Session,
-} from '~~/core/session'
+import { dueOf, readToUse, withNewDish, withoutDue, type Due, type Session } from '~~/core/session'
 
 /** What should be used soon, and what opened packs leave: each with the dishes that would take it. */
 const props = defineProps<{ session: Session; recipes: Recipe[] }>()
 const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
 const due = computed(() => dueOf(props.session, props.recipes))
-const made = computed(() =>
-  props.session.dishes.flatMap((d) => {
-    const recipe = props.recipes.find((r) => r.id === d.recipe)
-    return recipe ? [{ recipe, batches: d.batches }] : []
-  }),
+const { preparation } = usePreparation()
+/** Where what was opened does not keep for long. */
+const FRESH: readonly Section[] = ['produce', 'bread', 'meat', 'fish', 'dairy', 'tins']
+const opened = computed(() =>
+  (preparation.value?.list.lines ?? []).filter(
+    (l) => l.left >= 1 && FRESH.includes(l.section) && l.packs.some((p) => !p.offer.loose),
+  ),
 )
-const opened = computed(() => packsOf(made.value).filter((p) => p.left))
 const nameOf = (id: string) => props.recipes.find((r) => r.id === id)?.name ?? id
 const line = ref('')
 const by = ref('')
@@ -34,7 +30,7 @@ function add() {
   const reading = readToUse(line.value, by.value || undefined)
   if (!reading.ok) {
     const [issue] = reading.issues
-    wrong.value = `${issue!.message}. Allowed: ${issue!.allowed}.`
+    wrong.value = issueText(issue!)
     return
   }
   wrong.value = undefined
@@ -92,11 +88,11 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
     <template v-if="opened.length">
       <h2>Left in opened packs</h2>
       <ul class="bare">
-        <li v-for="p in opened" :key="p.item + p.pack" data-test="pack">
+        <li v-for="l in opened" :key="l.id" data-test="pack">
           <span
-            ><strong>{{ p.left && said(p.left) }}</strong> {{ p.item }} of
-            {{ counted(p.packs, 'pack') }} of {{ said(p.pack) }}, for
-            {{ p.dishes.map(nameOf).join(' and ') }}</span
+            ><strong>{{ said(amountSaid(l.left, l.unit)) }}</strong> {{ l.item }} of
+            {{ said(packsSaid(l)) }}, for
+            {{ [...new Set(l.wants.map((w) => nameOf(w.dish)))].join(' and ') }}</span
           >
         </li>
       </ul>

@@ -21,6 +21,8 @@ const props = defineProps<{
   compiled: CompiledSession
   /** Amounts of the line in hand that are in already. */
   added: ReadonlySet<number>
+  /** Amounts of the line in hand that are not there, with what goes in instead. */
+  missing: ReadonlyMap<number, string>
   canUndo: boolean
 }>()
 const emit = defineEmits<{
@@ -32,6 +34,8 @@ const emit = defineEmits<{
   first: [turn: Turn]
   added: [amount: number]
   temperature: [turn: Turn]
+  missing: [turn: Turn]
+  out: [station: string]
   undo: []
 }>()
 
@@ -51,6 +55,14 @@ const ask = (what: 'more' | 'else') => (asking.value = asking.value === what ? u
 const begins = computed(() => line.value?.points?.[0] === 0 && line.value.activity !== undefined)
 const index = (id: string | undefined) => (id ? props.compiled.order.indexOf(id) : -1)
 
+/** Pans and tools that it wants: a place of the kitchen is told to be out of use where it stands. */
+const vessels = computed(() =>
+  begins.value
+    ? props.kitchen.stations.filter(
+        (s) => line.value!.places.includes(s.id) && s.zone !== 'hob' && s.zone !== 'oven',
+      )
+    : [],
+)
 type Choice = { text: string; act: () => void }
 /** All that can be said of what is in hand beside that it is done. */
 const choices = computed((): Choice[] => {
@@ -63,6 +75,9 @@ const choices = computed((): Choice[] => {
     }))
   return [
     ...(it.line.dish ? [{ text: 'Its temperature …', act: () => emit('temperature', it) }] : []),
+    ...(it.line.amounts.length && it.line.dish
+      ? [{ text: 'Something is missing …', act: () => emit('missing', it) }]
+      : []),
     ...[2, 5, 10].map((m) => ({ text: `Done ${m} minutes ago`, act: () => emit('done', it, m) })),
     ...(begins.value
       ? [
@@ -79,6 +94,10 @@ const choices = computed((): Choice[] => {
             : []),
         ]
       : []),
+    ...vessels.value.map((s) => ({
+      text: `${s.name} is out of use`,
+      act: () => emit('out', s.id),
+    })),
     ...(begins.value || !it.line.points
       ? [{ text: 'Leave it out', act: () => emit('skip', it) }]
       : []),
@@ -119,7 +138,11 @@ defineExpose({
       </p>
       <ul v-if="line.amounts.length" class="amounts" aria-label="What goes in">
         <li v-for="(amount, k) in line.amounts" :key="k">
+          <p v-if="missing.has(k)" class="gone">
+            <s>{{ amount }}</s> {{ missing.get(k) ? `instead: ${missing.get(k)}` : 'left out' }}
+          </p>
           <v-btn
+            v-else
             :variant="added.has(k) ? 'tonal' : 'outlined'"
             :prepend-icon="added.has(k) ? mdiCheck : undefined"
             :aria-pressed="added.has(k)"
@@ -257,6 +280,14 @@ h2 {
   margin-top: 10px;
   padding: 0;
   list-style: none;
+}
+.gone {
+  min-height: 56px;
+  padding: 14px 8px;
+  font-size: 1.25rem;
+}
+.gone s {
+  color: var(--quiet);
 }
 .amount {
   font-size: 1.25rem;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { issueText } from '~/composables/issueText'
 import { mdiClose } from '@mdi/js'
 import { ref } from 'vue'
 import type { Reading } from '~~/core/reading'
@@ -33,12 +34,12 @@ async function put(line: string, id?: string) {
         return now.ok ? now.value : r
       })
     : reading.issues
-  errors.value[field] = issue && `${issue.message}. Allowed: ${issue.allowed}.`
+  errors.value[field] = issue && issueText(issue)
   if (!issue && id === undefined) added.value = ''
 }
 async function takeOut(id: string) {
   const [issue] = await props.change((r) => withoutIngredient(r, id))
-  errors.value[id] = issue && `${issue.message}. Allowed: ${issue.allowed}.`
+  errors.value[id] = issue && issueText(issue)
 }
 const kilos = (i: Recipe['ingredients'][number]) =>
   i.unit === 'kg' ? i.amount : i.unit === 'g' ? i.amount / 1000 : 0

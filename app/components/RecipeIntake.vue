@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { issueText } from '~/composables/issueText'
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { counted } from '~~/core/quantity'
@@ -15,7 +16,7 @@ Serves 4
 500 g leeks …
 
 Slice the leeks and soften them in a pot for 10 minutes …`
-const picker = ref<HTMLInputElement>()
+const picker = ref<{ open: () => void }>()
 const text = ref('')
 const source = ref('')
 const refused = ref<string[]>([])
@@ -42,7 +43,7 @@ const issues = computed(() =>
   refused.value.length
     ? refused.value
     : reading.value && !reading.value.ok
-      ? reading.value.issues.map((i) => `${i.path}: ${i.message}. Allowed: ${i.allowed}.`)
+      ? reading.value.issues.map((i) => `${i.path}: ${issueText(i)}`)
       : [],
 )
 const preview = computed(() => {
@@ -55,11 +56,7 @@ const doubts = computed(
     (preview.value?.doubts.length ?? 0),
 )
 
-async function open(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function open(file: File) {
   refused.value = []
   source.value = file.name
   if (file.size > LARGEST_RECIPE_FILE) {
@@ -88,15 +85,12 @@ async function open(event: Event) {
       @update:model-value="refused = []"
     />
     <div class="file">
-      <v-btn variant="outlined" @click="picker?.click()">Open a file</v-btn>
-      <input
+      <v-btn variant="outlined" @click="picker?.open()">Open a file</v-btn>
+      <FilePicker
         ref="picker"
-        type="file"
-        class="unseen"
+        label="Recipe file"
         accept=".txt,.md,.html,.htm,.json,.jsonld,.csv,text/*,application/json"
-        aria-label="Recipe file"
-        tabindex="-1"
-        @change="open"
+        @chosen="open"
       />
       <span v-if="source" class="quiet">{{ source }}</span>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { issueText } from '~/composables/issueText'
 import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { canSplit, readKinds, type Recipe } from '~~/core/recipe'
@@ -24,7 +25,7 @@ async function split() {
   const [issue] = reading.ok
     ? await props.change((r) => ({ ...r, variants: { step: at, kinds: reading.value } }))
     : reading.issues
-  wrong.value = issue && `${issue.message}. Allowed: ${issue.allowed}.`
+  wrong.value = issue && issueText(issue)
   if (!issue) line.value = ''
 }
 const whole = () => props.change(({ variants: _, ...rest }) => rest)

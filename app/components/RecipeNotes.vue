@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { issueText } from '~/composables/issueText'
 import { mdiClose } from '@mdi/js'
 import { format } from 'date-fns'
 import { ref } from 'vue'
@@ -17,7 +18,7 @@ async function addLeft() {
   const [issue] = reading.ok
     ? await props.change((r) => ({ ...r, leaves: [...(r.leaves ?? []), reading.value] }))
     : reading.issues
-  wrong.value = issue ? { left: `${issue.message}. Allowed: ${issue.allowed}.` } : {}
+  wrong.value = issue ? { left: issueText(issue) } : {}
   if (!issue) left.value = ''
 }
 const dropLeft = (at: number) =>
@@ -28,7 +29,7 @@ async function addNote() {
   if (!text) return
   const day = format(new Date(), 'yyyy-MM-dd')
   const [issue] = await props.change((r) => ({ ...r, notes: [{ day, text }, ...(r.notes ?? [])] }))
-  wrong.value = issue ? { note: `${issue.message}. Allowed: ${issue.allowed}.` } : {}
+  wrong.value = issue ? { note: issueText(issue) } : {}
   if (!issue) note.value = ''
 }
 const dropNote = (at: number) =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { issueText } from '~/composables/issueText'
 import { computed, ref, watch } from 'vue'
 import {
   allergensIn,
@@ -55,7 +56,7 @@ const changeStep = (id: string) => (edit: (s: Step) => Step) =>
 /** An edit of the whole recipe; whether it was kept, and if not, why. */
 async function kept(edit: (recipe: Recipe) => Recipe): Promise<boolean> {
   const [issue] = await props.change(edit)
-  if (issue) notices.show({ text: `${issue.message}. Allowed: ${issue.allowed}.`, bad: true })
+  if (issue) notices.show({ text: issueText(issue), bad: true })
   return issue === undefined
 }
 async function insert(make: (recipe: Recipe) => { recipe: Recipe; id: string }) {

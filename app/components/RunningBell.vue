@@ -6,6 +6,7 @@ import { placeWords } from '~~/core/guide'
 import { useAway } from '~/composables/useAway'
 import { useBell } from '~/composables/useBell'
 import { timerText } from '~/composables/useClock'
+import { tabIcon } from '~/composables/tabIcon'
 import { useRunning } from '~/composables/useRunning'
 
 /** Rings on every page until somebody answers, and keeps the screen awake while there is something to do. */
@@ -17,10 +18,10 @@ const ringing = computed(() =>
     .filter((t) => t.rings)
     .map((t) => {
       const dish = compiled.value?.dishes.find((d) => d.id === t.dish)?.name ?? ''
-      const where = t.places
-        .filter((id) => /burner|oven|cooker/.test(kindOf(id)))
-        .map((id) => placeWords(id, kitchen.value!))
-      const text = [compiled.value?.cards[t.activity]?.text, where[0]].filter(Boolean).join(', on ')
+      const place = t.places.find((id) => /burner|oven|cooker/.test(kindOf(id)))
+      const where =
+        place && `${kindOf(place) === 'burner' ? 'on' : 'in'} ${placeWords(place, kitchen.value!)}`
+      const text = [compiled.value?.cards[t.activity]?.text, where].filter(Boolean).join(', ')
       return { ...t, name: dish, text, over: now.value - t.due }
     }),
 )
@@ -38,18 +39,30 @@ watch(left, (n) => void (n > 0 ? lock.request('screen') : lock.release()).catch(
 })
 onBeforeUnmount(() => void lock.release().catch(() => {}))
 
+const next = computed(
+  () =>
+    turns.value
+      .filter((t) => !t.over && session.value?.cooks.includes(t.line.cook))
+      .sort((a, b) => a.from - b.from)[0],
+)
+/** Seconds until the next thing. */
+const wait = computed(() => Math.round((next.value?.from ?? 0) - now.value))
 /** What comes next, in the title of the tab. */
 const title = computed(() => {
   if (ringing.value.length) return `Time is up: ${ringing.value[0]!.name}`
   if (paused.value) return 'Standing still'
-  const next = turns.value
-    .filter((t) => !t.over && session.value?.cooks.includes(t.line.cook))
-    .sort((a, b) => a.from - b.from)[0]
-  if (!next) return 'All done'
-  const wait = Math.round(next.from - now.value)
-  return `${wait > 0 ? `in ${timerText(wait)}` : 'now'}: ${next.line.text}`
+  if (!next.value) return 'All done'
+  return `${wait.value > 0 ? `in ${timerText(wait.value)}` : 'now'}: ${next.value.line.text}`
 })
-useHead({ title })
+/** And in its icon: minutes to the next thing. */
+const icon = computed(() => {
+  if (ringing.value.length) return tabIcon('!', true)
+  if (paused.value) return tabIcon('II', false)
+  if (!next.value) return tabIcon('ok', false)
+  const minutes = Math.ceil(wait.value / 60)
+  return minutes > 0 ? tabIcon(String(Math.min(999, minutes)), false) : tabIcon('now', false)
+})
+useHead({ title, link: [{ key: 'icon', rel: 'icon', type: 'image/svg+xml', href: icon }] })
 </script>
 
 <template>

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { proxy } from 'comlink'
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import type { Recipe } from '~~/core/recipe'
-import { sessionSchema, type LeaveOut, type Session } from '~~/core/session'
+import { sessionSchema, type Session } from '~~/core/session'
 import { plain } from '~/composables/plain'
 import { numberTyped } from '~/composables/useFields'
 import { spanText } from '~/composables/useClock'
-import { workTogether, type Team } from '~/workers/planners'
+import { useTrying } from '~/composables/useTrying'
 
 const props = defineProps<{
   session: Session
@@ -19,26 +18,22 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
 
 const wrong = ref<string>()
-const tried = ref<[number, number]>()
-const options = shallowRef<LeaveOut[]>()
 const over = computed(() =>
   props.session.limit !== undefined && props.makespan !== undefined
     ? props.makespan - props.session.limit * 60
     : undefined,
 )
-let asked: Team<LeaveOut[]> | undefined
-const end = () => {
-  asked?.end()
-  asked = undefined
-  tried.value = undefined
-}
-onScopeDispose(end)
 // Proposals are for the session as it was.
-watch(
+const {
+  tried,
+  found: options,
+  ask,
+  stop,
+} = useTrying(
   () => props.session,
-  () => {
-    end()
-    options.value = undefined
+  (planner, onTry) => {
+    const { session, kitchen, recipes } = props
+    return planner.leaveOut(plain({ session, kitchen, recipes }), session.limit! * 60, onTry)
   },
 )
 
@@ -50,27 +45,6 @@ function setLimit(typed: string) {
   else wrong.value = `"${typed}" is not a limit. Allowed: 10 to 2880 minutes, or empty.`
 }
 
-/** Tries the session without each dish; stopped early it shows what was found by then. */
-async function ask() {
-  end()
-  tried.value = [0, props.session.dishes.length]
-  const { session, kitchen, recipes } = props
-  const input = plain({ session, kitchen, recipes })
-  const team = workTogether(1, (planner) =>
-    planner.leaveOut(
-      input,
-      session.limit! * 60,
-      proxy((done: number, of: number) => {
-        if (asked === team) tried.value = [done, of]
-      }),
-    ),
-  )
-  asked = team
-  const found = await team.result
-  if (!found) return
-  options.value = found[0]
-  end()
-}
 const nameOf = (id: string) => props.recipes.find((r) => r.id === id)?.name ?? id
 const without = (dishes: string[]) =>
   emit('change', (s) => ({ ...s, dishes: s.dishes.filter((d) => !dishes.includes(d.recipe)) }))
@@ -96,12 +70,16 @@ const without = (dishes: string[]) =>
       <p v-if="over <= 0" class="quiet" data-test="limit-kept">{{ spanText(-over) }} to spare.</p>
       <template v-else>
         <p class="wrong" data-test="limit-missed">{{ spanText(over) }} too long.</p>
-        <v-btn v-if="!tried && !options" size="small" variant="outlined" @click="ask"
+        <v-btn
+          v-if="!tried && !options"
+          size="small"
+          variant="outlined"
+          @click="ask(session.dishes.length)"
           >What could be left out?</v-btn
         >
         <p v-if="tried" role="status">
           Trying without each: {{ tried[0] }} of {{ tried[1] }}
-          <v-btn size="small" variant="text" @click="asked?.stop()">Stop</v-btn>
+          <v-btn size="small" variant="text" @click="stop">Stop</v-btn>
         </p>
         <ul v-if="options" class="bare lined" data-test="left-out">
           <li v-for="o in options" :key="o.dishes.join()">

@@ -8,6 +8,10 @@ const props = defineProps<{
   session: Session
   kitchen: Kitchen
   recipes: Recipe[]
+  /** It is the session's own sitting, in which its menu is changed too. */
+  whole: boolean
+  /** It is an evening: when it is begun follows from when they eat. */
+  evening: boolean
   compiled: CompiledSession | undefined
   locked: boolean
   followed: string | undefined
@@ -30,8 +34,16 @@ function toggle(cook: string) {
   }))
 }
 
-const setStart = (day: string, time: string) =>
-  emit('change', (s) => ({ ...s, start: `${day}T${time}` }))
+const setReady = (time: string) =>
+  emit('change', (s) => (s.ready ? { ...s, ready: `${s.ready.slice(0, 10)}T${time}` } : s))
+const setAllReady = (time: string | undefined) =>
+  emit('change', ({ ready: _, ...s }) =>
+    time === undefined ? s : { ...s, ready: `${s.start.slice(0, 10)}T${time}` },
+  )
+/** Day and hour are changed each by itself: the other may just have been changed too. */
+const setDay = (day: string) => emit('change', (s) => ({ ...s, start: day + s.start.slice(10) }))
+const setHour = (time: string) =>
+  emit('change', (s) => ({ ...s, start: `${s.start.slice(0, 11)}${time}` }))
 </script>
 
 <template>
@@ -41,13 +53,22 @@ const setStart = (day: string, time: string) =>
       <NuxtLink to="/cook">Cook</NuxtLink> page first.
     </p>
     <fieldset :disabled="locked">
+      <HourField
+        v-if="evening"
+        label="On the table"
+        name="On the table at"
+        :value="session.ready?.slice(11)"
+        @set="$event && setReady($event)"
+      />
       <DayField
+        v-if="!evening"
         label="Begins"
         name="Begins on"
         :value="session.start.slice(0, 10)"
-        @set="$event && setStart($event, session.start.slice(11))"
+        @set="$event && setDay($event)"
       />
       <SessionLimit
+        v-if="!evening"
         :session="session"
         :kitchen="kitchen"
         :recipes="recipes"
@@ -58,9 +79,18 @@ const setStart = (day: string, time: string) =>
           label="at"
           name="Begins at"
           :value="session.start.slice(11)"
-          @set="$event && setStart(session.start.slice(0, 10), $event)"
+          @set="$event && setHour($event)"
         />
       </SessionLimit>
+
+      <HourField
+        v-if="whole"
+        label="All of it ready by"
+        name="All of it ready by"
+        :value="session.ready?.slice(11)"
+        empty
+        @set="setAllReady"
+      />
 
       <SessionCalm
         :session="session"
@@ -82,6 +112,7 @@ const setStart = (day: string, time: string) =>
       </div>
 
       <SessionDishes
+        v-if="whole"
         :session="session"
         :recipes="recipes"
         :compiled="compiled"
@@ -89,6 +120,9 @@ const setStart = (day: string, time: string) =>
         @change="emit('change', $event)"
         @follow="emit('follow', $event)"
       />
+      <p v-else class="quiet">
+        What is done in it follows from the menu: see <NuxtLink to="/choose">Choose</NuxtLink>.
+      </p>
     </fieldset>
   </section>
 </template>

@@ -2,11 +2,11 @@
 import { mdiCodeJson, mdiPrinter, mdiTable } from '@mdi/js'
 import { computed } from 'vue'
 import { useTheme } from 'vuetify'
-import { reportOf, reportTable, type CookedRecord } from '~~/core/logbook'
+import { reportOf, reportTable, type CookedRecord, type Report } from '~~/core/logbook'
 import { counted } from '~~/core/quantity'
 import { spanText } from '~/composables/useClock'
 import { download } from '~/composables/useDownload'
-import { standsAt, timeOf } from '~/composables/useMeasures'
+import { measuredText, timeOf } from '~/composables/useMeasures'
 import { workWords } from '~/composables/useWords'
 
 /** What became of a session: planned against real, and where everybody's time went. */
@@ -67,6 +67,12 @@ const foretold = computed(() => props.record.cooking.foretold)
 const fileName = computed(
   () => `cadrum-${new Date(props.record.cooking.startedAt).toISOString().slice(0, 10)}`,
 )
+const changeWords = ({ kind, dish, food, instead }: Report['changes'][number]) =>
+  kind === 'extra'
+    ? `One dish more: ${dish}`
+    : kind === 'given-up'
+      ? `Given up: ${dish}`
+      : `No ${food} for ${dish}: ${instead ? `${instead} instead` : 'left out'}`
 const print = () => window.print()
 </script>
 
@@ -100,7 +106,9 @@ const print = () => window.print()
     <div class="charts">
       <section>
         <h3>When each dish was done</h3>
+        <p v-if="!dishes.length" class="quiet">No dish was finished.</p>
         <ChartFrame
+          v-else
           name="When each dish was done, planned and cooked"
           :labels="dishes.map((d) => d.name)"
           :datasets="dishBars"
@@ -159,7 +167,7 @@ const print = () => window.print()
       <ul>
         <li v-for="(t, k) in report.temperatures" :key="k">
           {{ timeAt(t.at) }} {{ record.dishes.find((d) => d.id === t.dish)?.name }}:
-          {{ standsAt(t.celsius) }}
+          {{ measuredText(t.celsius) }}
         </li>
       </ul>
     </section>
@@ -169,11 +177,18 @@ const print = () => window.print()
         <li v-for="text in report.skipped" :key="text">{{ text }}</li>
       </ul>
     </section>
-    <section v-if="report.notes.length">
-      <h3>For next time</h3>
+    <section v-if="report.changes.length">
+      <h3>Otherwise than planned</h3>
       <ul>
+        <li v-for="(c, k) in report.changes" :key="k">{{ timeAt(c.at) }} {{ changeWords(c) }}</li>
+      </ul>
+    </section>
+    <section>
+      <h3>For next time</h3>
+      <ul v-if="report.notes.length">
         <li v-for="(n, k) in report.notes" :key="k">{{ n.text }}</li>
       </ul>
+      <NextTime :record="record" class="no-print" />
     </section>
   </article>
 </template>

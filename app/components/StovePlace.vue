@@ -1,8 +1,15 @@
 <script setup lang="ts">
-import { mdiCancel, mdiClockPlusOutline, mdiDotsVertical, mdiRestore } from '@mdi/js'
+import {
+  mdiCancel,
+  mdiClockPlusOutline,
+  mdiDotsVertical,
+  mdiRestore,
+  mdiSwapHorizontal,
+} from '@mdi/js'
 import { computed } from 'vue'
 import type { KitchenStation } from '~~/core/kitchen'
-import type { Occupied, Timer } from '~~/core/logbook'
+import type { Occupied, Timer, Turning } from '~~/core/logbook'
+import { lowerFirst } from '~~/core/recipe'
 import type { CompiledSession } from '~~/core/session'
 import { timerText } from '~/composables/useClock'
 import { standsAt } from '~/composables/useMeasures'
@@ -15,8 +22,17 @@ const props = defineProps<{
   compiled: CompiledSession
   now: number
   out: boolean
+  /** Other ways in which what is in it can go on. */
+  turnings: readonly Turning[]
+  timeAt: (seconds: number) => string
 }>()
-const emit = defineEmits<{ out: [on: boolean]; more: [timer: Timer, minutes: number] }>()
+const emit = defineEmits<{
+  out: [on: boolean]
+  more: [timer: Timer, minutes: number]
+  turn: [turning: Turning]
+}>()
+const wayOf = ({ activity, mode }: Turning) =>
+  lowerFirst(props.compiled.cards[activity]?.ways[mode] ?? mode)
 
 const rows = computed(() =>
   props.inside.map((o) => {
@@ -73,6 +89,14 @@ const timed = computed(() => rows.value.filter((r) => r.timer))
             />
           </template>
           <v-list-item
+            v-for="t in turnings"
+            :key="t.mode"
+            :prepend-icon="mdiSwapHorizontal"
+            :title="`Go on ${wayOf(t)}: done at ${timeAt(t.until)}`"
+            min-height="56"
+            @click="emit('turn', t)"
+          />
+          <v-list-item
             v-if="!out"
             :prepend-icon="mdiCancel"
             title="Out of use: plan without it"
@@ -89,7 +113,7 @@ const timed = computed(() => rows.value.filter((r) => r.timer))
         </v-list>
       </v-menu>
     </header>
-    <p v-if="out" class="word">Out of use</p>
+    <p v-if="out" class="word">Out of use{{ rows.length ? ': see to what is in it' : '' }}</p>
     <p v-else-if="!rows.length" class="quiet free">free</p>
     <div v-for="r in rows" :key="`${r.activity} ${r.phase}`" class="row">
       <v-progress-circular
@@ -144,14 +168,17 @@ h3 {
 }
 .row {
   display: flex;
+  flex-wrap: wrap;
   gap: 10px;
   align-items: center;
   padding: 3px 0;
 }
 .name {
+  flex: 1 1 auto;
+  min-width: min-content;
   font-size: 1.05rem;
   line-height: 1.2;
-  overflow-wrap: anywhere;
+  overflow-wrap: break-word;
 }
 .row > :first-child {
   flex: none;

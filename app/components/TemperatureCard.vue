@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { celsiusOf, degreesOf } from '~~/core/quantity'
 import { thermometer, type Where } from '~/devices/thermometer'
-import { heatText } from '~/composables/useMeasures'
+import { numberTyped } from '~/composables/useFields'
+import { heatText, measuredText, measures } from '~/composables/useMeasures'
 
 /** A temperature inside the food: typed, or read from the thermometer. It warns, and keeps nobody from anything. */
 const props = defineProps<{
@@ -18,11 +20,17 @@ const failed = ref('')
 const reading = ref(false)
 const LEAST = -60
 const MOST = 400
+/** As it was typed: rounded up, too little would pass for enough. */
+const shown = computed(() =>
+  celsius.value === undefined
+    ? undefined
+    : Math.round(10 * degreesOf(celsius.value, measures.degrees)) / 10,
+)
 
 function typed(text: string) {
-  const value = Number(text)
+  const value = celsiusOf(numberTyped(text), measures.degrees)
   failed.value =
-    Number.isFinite(value) && value >= LEAST && value <= MOST
+    value >= LEAST && value <= MOST
       ? ''
       : `"${text}" is no temperature. Allowed: ${heatText(LEAST)} to ${heatText(MOST)}.`
   celsius.value = failed.value ? undefined : value
@@ -41,8 +49,12 @@ async function read() {
     reading.value = false
   }
 }
+/** Held against what the household's own thermometer would have to show: 145 °F is enough for 63 °C. */
 const under = computed(
-  () => props.least !== undefined && celsius.value !== undefined && celsius.value < props.least,
+  () =>
+    props.least !== undefined &&
+    shown.value !== undefined &&
+    shown.value < Math.round(degreesOf(props.least, measures.degrees)),
 )
 </script>
 
@@ -54,13 +66,19 @@ const under = computed(
         guidance if that says more.
       </p>
       <div class="fields">
-        <HeatField label="Temperature inside" :value="celsius" @commit="typed" />
+        <TypedField
+          label="Temperature inside"
+          :value="shown"
+          :unit="`°${measures.degrees}`"
+          inputmode="decimal"
+          @commit="typed"
+        />
         <v-btn height="56" variant="tonal" :loading="reading" @click="read">
           Read the thermometer
         </v-btn>
       </div>
       <p v-if="celsius !== undefined" class="big figure" role="status">
-        {{ heatText(celsius) }}
+        {{ measuredText(celsius) }}
         <small v-if="simulated">from the simulated thermometer</small>
       </p>
       <p v-if="under" class="caution" role="alert">
@@ -98,7 +116,9 @@ const under = computed(
   font-size: 2.6rem;
 }
 .big small {
+  display: block;
   font-size: 1rem;
+  line-height: 1.3;
   color: var(--quiet);
 }
 .caution {

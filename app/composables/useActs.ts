@@ -6,6 +6,7 @@ import {
   skippedOf,
   type Timer,
   type Turn,
+  type Turning,
 } from '~~/core/logbook'
 import type { useRunning } from './useRunning'
 
@@ -55,5 +56,10 @@ export function useActs(run: ReturnType<typeof useRunning>) {
     )
   }
 
-  return { added, done, more, moreTime, later, skip, handOver, first, add }
+  const giveUp = (dish: string) => tell({ kind: 'given-up', dish, second: now.value })
+  const turn = (turning: Turning) => tell({ kind: 'turned', second: now.value, ...turning })
+  const missing = (cook: string, dish: string, item: string, instead: string) =>
+    tell({ kind: 'missing', cook, dish, item, instead })
+
+  return { giveUp, turn, missing, added, done, more, moreTime, later, skip, handOver, first, add }
 }

@@ -1,7 +1,7 @@
 import { collectHousehold } from '~/database/household'
 
 /** Gives the reader a file. */
-export function download(name: string, type: string, content: string): void {
+export function download(name: string, type: string, content: BlobPart): void {
   const link = document.createElement('a')
   link.href = URL.createObjectURL(new Blob([content], { type }))
   link.download = name

@@ -1,3 +1,4 @@
+import { issueText } from './issueText'
 import { kitchenSchema, readKitchen, type Kitchen, type KitchenInput } from '~~/core/kitchen'
 import type { Issue } from '~~/core/reading'
 import { freeId } from '~~/core/recipe'
@@ -36,7 +37,7 @@ export function useKitchens() {
   async function begin(input: KitchenInput): Promise<void> {
     const [busy] = await beingCooked()
     if (busy) {
-      notices.show({ text: `${busy.message}. Allowed: ${busy.allowed}.`, bad: true })
+      notices.show({ text: issueText(busy), bad: true })
       return
     }
     const before = await saving.write('the kitchen', () =>

@@ -3,6 +3,7 @@ import { liveQuery } from 'dexie'
 import { reactive } from 'vue'
 import {
   degreesRange,
+  degreesOf,
   degreesText,
   dialText,
   inMeasures,
@@ -40,6 +41,9 @@ export const dayText = (iso: string, pattern = 'd MMMM yyyy'): string =>
 
 /** Degrees as this household says them. */
 export const heatText = (celsius: number) => degreesText(celsius, measures.degrees)
+/** The same of what was measured, to a tenth: rounded up, too little would pass for enough. */
+export const measuredText = (celsius: number) =>
+  `${Math.round(10 * degreesOf(celsius, measures.degrees)) / 10} °${measures.degrees}`
 export const heatRange = (range: readonly [number, number]) => degreesRange(range, measures.degrees)
 /** What an oven is set to, and what it stands at. */
 export const setTo = (celsius: number) => ovenText(celsius, measures.degrees)

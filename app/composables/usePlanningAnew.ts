@@ -1,6 +1,8 @@
 import { proxy } from 'comlink'
 import { computed, ref, watch, type Ref } from 'vue'
 import {
+  FORCED,
+  isFact,
   problemLeft,
   type Cooking,
   type Event,
@@ -24,24 +26,7 @@ const PLANNING = 2.5
 const HONEST = 120
 const RUNS = 200
 
-/**
- * Plans a session under way anew, in a worker, whenever it differs from what was told by more than a little;
- * and foretells now and then when people will be finished. One tab does it: the one that writes.
- */
-export function usePlanningAnew({
-  session,
-  cooking,
-  running,
-  standing,
-  turns,
-  left,
-  events,
-  counted,
-  paused,
-  now,
-  timeAt,
-  edit,
-}: {
+interface State {
   session: Ref<Session | undefined>
   cooking: Ref<Cooking | undefined>
   running: Ref<Running | undefined>
@@ -52,13 +37,32 @@ export function usePlanningAnew({
   counted: Ref<Event[]>
   paused: Ref<Event | undefined>
   now: Ref<number>
+}
+interface Ways {
   timeAt: (seconds: number) => string
   edit: (id: string, change: (log: Cooking) => Cooking) => Promise<unknown>
-}) {
+}
+
+/**
+ * Plans a session under way anew, in a worker, whenever it differs from what was told by more than a little;
+ * and foretells now and then when people will be finished. One tab does it: the one that writes.
+ */
+export function usePlanningAnew(
+  { session, cooking, running, standing, turns, left, events, counted, paused, now }: State,
+  { timeAt, edit }: Ways,
+) {
   const tabs = useTabs()
   const busy = ref(false)
   const most = ref<number>()
   let [asked, honest, offBefore, told] = [-PAUSE, -HONEST, 0, 0]
+  // Another session, or the same one begun anew, is looked at from its beginning.
+  watch(
+    () => cooking.value?.startedAt,
+    () => {
+      ;[asked, honest, offBefore, told] = [-PAUSE, -HONEST, 0, 0]
+      most.value = undefined
+    },
+  )
   /** By how much something is to come earlier or later than it was told. */
   const off = computed(() =>
     turns.value.reduce(
@@ -68,14 +72,10 @@ export function usePlanningAnew({
     ),
   )
   /** What cannot go on as it was told, however little it is late. */
-  const forced = computed(
-    () => counted.value.filter((e) => ['out', 'back', 'later', 'handed'].includes(e.kind)).length,
-  )
+  const forced = computed(() => counted.value.filter((e) => FORCED.has(e.kind)).length)
 
   /** How much is known that a plan has to go by. */
-  const facts = computed(
-    () => events.value.filter((e) => !['heard', 'added', 'note'].includes(e.kind)).length,
-  )
+  const facts = computed(() => events.value.filter(isFact).length)
 
   async function look(): Promise<void> {
     const [log, run, stand] = [cooking.value, running.value, standing.value]
@@ -109,6 +109,7 @@ export function usePlanningAnew({
       if (facts.value !== known) {
         asked = -PAUSE
         offBefore = 0
+        told = -1
         return
       }
       const [before, after] = [timeAt(stand.finish), timeAt(found.plan.makespan)]

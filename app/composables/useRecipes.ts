@@ -1,3 +1,4 @@
+import { issueText } from './issueText'
 import { computed } from 'vue'
 import type { Issue } from '~~/core/reading'
 import {
@@ -72,7 +73,7 @@ export function useRecipes() {
   async function remove(id: string): Promise<void> {
     const [busy] = await beingCooked(id)
     if (busy) {
-      notices.show({ text: `${busy.message}. Allowed: ${busy.allowed}.`, bad: true })
+      notices.show({ text: issueText(busy), bad: true })
       return
     }
     const gone = await saving.write('that a recipe is gone', () =>

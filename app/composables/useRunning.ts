@@ -1,14 +1,19 @@
 import { createSharedComposable, useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import {
+  compiledNow,
   coolingNow,
+  givenUp,
   counting,
   eventsOf,
   inHand,
+  ableTo,
   ofKind,
   outOfUse,
   pausesIn,
+  stuckWithout,
   placesNow,
+  planGoneBy,
   recordOf,
   standingAt,
   timersAt,
@@ -17,16 +22,18 @@ import {
   type Event,
   type Running,
 } from '~~/core/logbook'
-import type { Plan } from '~~/core/plan'
-import { rulesOf, standingOf } from '~~/core/session'
+import type { Recipe } from '~~/core/recipe'
+import { recipesOf, rulesOf, standingOf, type CompiledSession } from '~~/core/session'
+import { withoutUsed } from '~~/core/stock'
 import { database } from '~/database/database'
 import { teach } from '~/database/teach'
 import { useSaving } from '~/stores/saving'
 import { plain } from './plain'
 import { newId } from './newId'
+import { usedIn } from './usedIn'
 import { usePlanningAnew } from './usePlanningAnew'
 import { timeOf } from './useMeasures'
-import { useSession } from './useSession'
+import { inOwnColours, useSession } from './useSession'
 import { useTelling } from './useTelling'
 
 /** An event as it is made on the page; what it is called and when it is written down come by themselves. */
@@ -36,20 +43,44 @@ export type NewEvent = Event extends infer E
     : never
   : never
 
-/** The plan that a session goes by now: the latest that was taken up. */
-export function planNow({ plans, events }: Cooking): Plan | undefined {
-  const last = ofKind(counting(events), 'planned').at(-1)
-  return plans[last?.plan ?? 0]?.plan
-}
-
 /**
  * The open session as it is being cooked: where it stands each second, what each cook has in hand, what is
  * in each place, and whatever the cooks tell. Shared by the page and the bell, which rings on every page.
  */
 export const useRunning = createSharedComposable(() => {
-  const held = useSession()
+  const held = useSession({ ofCooking: true })
   const saving = useSaving()
-  const { session, kitchen, compiled, cooking } = held
+  const { cooking } = held
+  // Whatever is changed in the household meanwhile: what is being cooked is what it began with.
+  const begun = computed(() => cooking.value?.snapshot)
+  // A file that came beside others may have given session and kitchen other ids.
+  const session = computed(() => {
+    const now = held.session.value
+    return begun.value && now
+      ? { ...begun.value.session, id: now.id, kitchen: now.kitchen }
+      : (begun.value?.session ?? now)
+  })
+  const kitchen = computed(() =>
+    begun.value && held.session.value
+      ? { ...begun.value.kitchen, id: held.session.value.kitchen }
+      : (begun.value?.kitchen ?? held.kitchen.value),
+  )
+  let made: { key: string; value: CompiledSession | undefined } | undefined
+  /** Made once for all that is told, but for the dishes that come to it. */
+  const compiled = computed(() => {
+    const log = cooking.value
+    if (!log?.snapshot) return held.compiled.value
+    const extras = ofKind(counting(log.events), 'extra').map((e) => e.id)
+    const key = [log.session, log.startedAt, ...extras].join(' ')
+    if (made?.key !== key) {
+      const reading = compiledNow(plain(log.snapshot), log.events)
+      made = {
+        key,
+        value: reading.ok ? inOwnColours(reading.value, held.recipes.value) : undefined,
+      }
+    }
+    return made.value
+  })
   const clock = ref(Date.now())
   useIntervalFn(() => (clock.value = Date.now()), 1000)
 
@@ -57,7 +88,7 @@ export const useRunning = createSharedComposable(() => {
   /** What it goes by: nothing where the recipes are no longer those that it began with. */
   const plan = computed(() => {
     const log = cooking.value
-    const current = log && (log.plans.length ? planNow(log) : held.plan.value)
+    const current = log && (log.plans.length ? planGoneBy(log) : held.plan.value)
     const known = new Set(compiled.value?.problem.activities.map((a) => a.id))
     return current?.activities.every((a) => known.has(a.id)) ? current : undefined
   })
@@ -70,6 +101,7 @@ export const useRunning = createSharedComposable(() => {
           plan: plan.value,
           lines: lines.value,
           events: events.value,
+          links: compiled.value.links,
         }
       : undefined,
   )
@@ -114,7 +146,25 @@ export const useRunning = createSharedComposable(() => {
       : [],
   )
   const out = computed(() => outOfUse(counted.value))
-  const handOf = (cook: string) => inHand(turns.value, { events: events.value }, cook, now.value)
+  /** The dishes that are given up. */
+  const gone = computed(() => (running.value ? givenUp(running.value) : new Map<string, number>()))
+  /** By how many seconds the session will be over the limit that it was given. */
+  const beyond = computed(() => {
+    const limit = session.value?.limit
+    return limit === undefined || !standing.value ? 0 : standing.value.finish - 60 * limit
+  })
+  const handOf = (cook: string) =>
+    inHand(turns.value, { events: events.value }, cook, {
+      now: now.value,
+      pauses: pauses.value,
+    })
+  /** What has to be done and cannot: the place that it needs is out of use, and nothing else can do it. */
+  const stuck = computed(() =>
+    running.value && standing.value ? stuckWithout(running.value, standing.value) : [],
+  )
+  /** Whether somebody is able to do what an activity asks. */
+  const able = (cook: string, activity: string) =>
+    running.value !== undefined && ableTo(running.value.problem, activity).includes(cook)
   const timeAt = (seconds: number) => timeOf(new Date((startedAt.value ?? 0) + seconds * 1000))
 
   /** Writes down what happened. What was told already, here or in another tab, is not told twice. */
@@ -137,6 +187,37 @@ export const useRunning = createSharedComposable(() => {
     }))
   }
 
+  /**
+   * One more of a dish, or another one: its recipe, and what it takes from, is kept with the session. Comes
+   * back with what is in the way, if something is.
+   */
+  async function addDish(recipe: string, batches = 1): Promise<string | undefined> {
+    const [log, place, own] = [cooking.value, kitchen.value, session.value]
+    if (!log || !place || !own) return undefined
+    const all = [...(log.snapshot?.recipes ?? []), ...held.recipes.value]
+    const byId = new Map<string, Recipe>()
+    for (const r of all) if (!byId.has(r.id)) byId.set(r.id, r)
+    const wanted = { ...own, dishes: [...own.dishes, { recipe, batches }] }
+    const recipes = recipesOf(wanted, [...byId.values()])
+    const event = {
+      id: newId(),
+      at: Date.now(),
+      kind: 'extra' as const,
+      dish: newDish(recipe, log.events),
+      recipe,
+      batches,
+    }
+    const snapshot = plain({ session: own, kitchen: place, recipes })
+    // What cannot be cooked here is said, and nothing changes.
+    const reading = compiledNow(snapshot, plain([...log.events, event]))
+    if (!reading.ok) return reading.issues.map((i) => i.message).join('; ')
+    await edit(own.id, (now) => ({ ...now, snapshot, events: [...now.events, event] }))
+    return undefined
+  }
+  /** A name of its own for one more of a recipe. */
+  const newDish = (recipe: string, events: readonly Event[]) =>
+    `${recipe}-more-${1 + ofKind(events, 'extra').filter((e) => e.recipe === recipe).length}`
+
   const edit = (id: string, change: (log: Cooking) => Cooking) =>
     saving.write('what was cooked', () =>
       database.transaction('rw', database.cooking, async () => {
@@ -146,13 +227,22 @@ export const useRunning = createSharedComposable(() => {
     )
 
   async function start(): Promise<void> {
-    const [own, first] = [session.value, held.plan.value]
+    const [own, first, place] = [held.session.value, held.plan.value, held.kitchen.value]
     if (!own || !first) return
     const log: Cooking = {
       session: own.id,
       startedAt: Date.now(),
       events: [],
       plans: [{ plan: plain(first) }],
+      ...(place
+        ? {
+            snapshot: plain({
+              session: own,
+              kitchen: place,
+              recipes: recipesOf(own, held.cookedBy.value),
+            }),
+          }
+        : {}),
     }
     clock.value = log.startedAt
     await saving.write('what was cooked', () => database.cooking.put(log))
@@ -178,62 +268,66 @@ export const useRunning = createSharedComposable(() => {
             }),
           )
         : undefined
-    const { cooking: logs, records, kitchens } = database
+    const { cooking: logs, records, kitchens, stock } = database
+    const before = await stock.toArray()
+    const used = kept && !kept.stopped ? usedIn(held) : []
     await saving.write('what was cooked', () =>
-      database.transaction('rw', logs, records, kitchens, async () => {
+      database.transaction('rw', logs, records, kitchens, stock, async () => {
         await logs.delete(log.session)
         if (!kept) return
         await records.put(kept)
         await teach(own.kitchen)
+        const left = withoutUsed(before, used)
+        await stock.bulkDelete(before.map((s) => s.id))
+        await stock.bulkPut(left)
       }),
     )
     return () =>
       saving.write('what was cooked', () =>
-        database.transaction('rw', logs, records, kitchens, async () => {
+        database.transaction('rw', logs, records, kitchens, stock, async () => {
           await logs.put(plain(log))
           if (!kept) return
           await records.delete(kept.id)
           await teach(own.kitchen)
+          await stock.bulkPut(before)
         }),
       )
   }
 
-  /** Undoes what was told last, by this cook or by anybody. */
-  async function undo(cook?: string): Promise<void> {
-    const last = counted.value.findLast(
-      (e) => e.kind !== 'planned' && (cook === undefined || e.cook === cook),
-    )
-    if (last) await tell({ kind: 'undone', event: last.id, ...(cook ? { cook } : {}) })
+  /** What this cook told last that can be taken back: what is ticked inside a step is ticked again there. */
+  const lastOf = (cook: string) =>
+    counted.value.findLast((e) => e.cook === cook && e.kind !== 'added')
+  async function undo(cook: string): Promise<void> {
+    const last = lastOf(cook)
+    if (last) await tell({ kind: 'undone', event: last.id, cook })
   }
 
-  const anew = usePlanningAnew({
+  const state = {
+    ...held,
     session,
-    cooking,
+    kitchen,
+    compiled,
     running,
+    now,
     standing,
     turns,
     left,
+    paused,
     events,
     counted,
-    paused,
-    now,
-    timeAt,
-    edit,
-  })
+  }
+  const anew = usePlanningAnew(state, { timeAt, edit })
 
   return {
-    ...held,
-    running,
-    now,
-    standing,
-    turns,
-    left,
+    ...state,
     places,
     cooling,
     timers,
     out,
-    paused,
-    counted,
+    gone,
+    beyond,
+    stuck,
+    able,
     replanning: anew.busy,
     /** By when nine of ten runs of what is left are finished, in seconds from the beginning. */
     most: anew.most,
@@ -241,8 +335,10 @@ export const useRunning = createSharedComposable(() => {
     handOf,
     timeAt,
     tell,
+    addDish,
     start,
     end,
+    lastOf,
     undo,
   }
 })

@@ -8,6 +8,8 @@ import type { CompiledSession } from '~~/core/session'
 import { dishLook, type DishLook } from './useDishLook'
 
 const AXIS = 46
+/** Seconds of what goes on overnight that are drawn. */
+const AFTER = 900
 const TOP = 8
 const LANE = 21
 const GAP = 5
@@ -50,9 +52,14 @@ export function useWeave(input: {
 
   const handwork = computed(() => handworkOf(plan.value, compiled.value))
   const laid = computed(() => strandsOf(plan.value, compiled.value, kitchen.value))
-  const end = computed(() =>
-    Math.max(60, ...plan.value.activities.map((a) => a.end), ...plan.value.chores.map((c) => c.to)),
-  )
+  /** What goes on all night is drawn no further than a little after the sitting. */
+  const end = computed(() => {
+    const last = plan.value.makespan + AFTER
+    const ends = plan.value.activities.map((a) =>
+      compiled.value.cards[a.id]?.beyond ? Math.min(a.end, last) : a.end,
+    )
+    return Math.max(60, ...ends, ...plan.value.chores.map((c) => c.to))
+  })
   const height = computed(() => y(end.value) + 12)
 
   const columns = computed<Column[]>(() => {
@@ -111,7 +118,7 @@ export function useWeave(input: {
         mark: mark(dish),
         x: (column(s.strand)?.x ?? 0) + s.lane * LANE + LANE / 2,
         top: y(s.from),
-        bottom: y(s.to),
+        bottom: y(Math.min(s.to, end.value)),
       }
     }),
   )

@@ -1,5 +1,5 @@
 import type { Issue } from '~~/core/reading'
-import { dishesToMake } from '~~/core/session'
+import { dishesToMake, sessionOf } from '~~/core/session'
 import { database, type Database } from './database'
 
 /**
@@ -11,7 +11,7 @@ export async function beingCooked(recipe?: string, db: Database = database): Pro
   if (!cooking.length) return []
   const known = new Map(recipes.map((r) => [r.id, r]))
   for (const { session: id } of cooking) {
-    const session = await db.sessions.get(id)
+    const session = await db.sessions.get(sessionOf(id))
     if (!session) continue
     const own =
       recipe === undefined || dishesToMake(session, known).some((d) => d.recipe.id === recipe)

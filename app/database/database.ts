@@ -3,7 +3,10 @@ import type { Household, KeptPlan } from '~~/core/household'
 import type { Kitchen } from '~~/core/kitchen'
 import type { CookedRecord, Cooking } from '~~/core/logbook'
 import type { Recipe } from '~~/core/recipe'
-import type { Menu, Session } from '~~/core/session'
+import type { Menu, Rhythm, Session } from '~~/core/session'
+import type { Preparing } from '~~/core/setout'
+import type { Price } from '~~/core/shopping'
+import type { Stock } from '~~/core/stock'
 import { whyNotKept } from './failure'
 
 /** A small fact about this browser: which session is open, whether the demo was loaded. */
@@ -30,6 +33,10 @@ export class Database extends Dexie {
   declare plans: Table<KeptPlan, string>
   declare cooking: Table<Cooking, string>
   declare menus: EntityTable<Menu, 'id'>
+  declare rhythms: EntityTable<Rhythm, 'id'>
+  declare stock: EntityTable<Stock, 'id'>
+  declare prices: EntityTable<Price, 'id'>
+  declare preparing: EntityTable<Preparing, 'id'>
   declare records: EntityTable<CookedRecord, 'id'>
   declare settings: Table<Setting, string>
   declare states: EntityTable<State, 'id'>
@@ -48,6 +55,8 @@ export class Database extends Dexie {
     this.version(2).stores({ menus: 'id' })
     this.version(3).stores({ states: '++id, at' })
     this.version(4).stores({ records: 'id' })
+    this.version(5).stores({ rhythms: 'id' })
+    this.version(6).stores({ stock: 'id', prices: 'id', preparing: 'id' })
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Kitchen } from '~~/core/kitchen'
-import type { Session } from '~~/core/session'
+import { keyOf, MAIN, sessionOf, sittingOf, type Session } from '~~/core/session'
 import { database, type Database } from './database'
 
 const OPEN = 'open-session'
@@ -21,3 +21,18 @@ export async function openedKitchen(db: Database = database): Promise<Kitchen | 
 /** Opens a session in this browser. */
 export const openSession = (id: string, db: Database = database): Promise<string> =>
   db.settings.put({ key: OPEN, value: id })
+
+const SITTING = 'open-sitting'
+
+/** The sitting of a session that is open in this browser, by its id; without one its own. */
+export async function openedSitting(session: string, db: Database = database): Promise<string> {
+  const chosen = await db.settings.get(SITTING)
+  return chosen && sessionOf(chosen.value) === session ? sittingOf(chosen.value) : MAIN
+}
+
+/** Opens a sitting of a session, or one of its evenings. */
+export const openSitting = (
+  session: string,
+  sitting: string,
+  db: Database = database,
+): Promise<string> => db.settings.put({ key: SITTING, value: keyOf(session, sitting) })

@@ -9,7 +9,6 @@ export async function teach(kitchen: string, db: Database = database): Promise<v
   const [place, records] = await Promise.all([db.kitchens.get(kitchen), db.records.toArray()])
   if (!place) return
   records.sort((a, b) => b.endedAt - a.endedAt)
-  const people = new Set(place.people.map((p) => p.id))
-  const own = records.filter((r) => r.people.some((p) => people.has(p.id))).slice(0, LATEST)
+  const own = records.filter((r) => r.kitchen === kitchen).slice(0, LATEST)
   await db.kitchens.put(withLearned(place, learnFrom(own)))
 }

@@ -13,8 +13,12 @@ const cooks = useLive(async () => (await database.cooking.count()) > 0)
 
 const rooms = [
   { to: '/choose', name: 'Choose' },
+  { to: '/buy', name: 'Buy' },
+  { to: '/set-out', name: 'Set out' },
   { to: '/plan', name: 'Plan' },
   { to: '/cook', name: 'Cook' },
+  { to: '/pack', name: 'Pack' },
+  { to: '/keep', name: 'Keep' },
 ]
 /** What one owns, apart from the work. */
 const owned = [
@@ -53,6 +57,7 @@ const owned = [
     </header>
     <SavingBar />
     <RunningBell v-if="cooks" />
+    <ReminderBar />
     <main id="main" class="page" tabindex="-1">
       <slot v-if="saving.opened" />
       <p v-else class="quiet" role="status">Opening the household …</p>
@@ -133,7 +138,7 @@ nav {
     order: 1;
   }
   .room {
-    padding: 8px 6px;
+    padding: 8px 4px;
   }
   .brand {
     font-size: 1.1rem;

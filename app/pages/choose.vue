@@ -5,6 +5,7 @@ import { handworkOf } from '~~/core/board'
 import { leftOver } from '~~/core/recipe'
 import { fillEvenings, menuOf } from '~~/core/session'
 import { said } from '~/composables/useMeasures'
+import { usePlanned } from '~/composables/usePlanned'
 import { usePlanShown } from '~/composables/usePlanShown'
 import { useSession } from '~/composables/useSession'
 import { useNotices } from '~/stores/notices'
@@ -12,7 +13,9 @@ import { usePlanning } from '~/stores/planning'
 
 useHead({ title: 'Choose · Cadrum' })
 const held = useSession()
-const { ready, session, kitchen, recipes, cooking, compiled, issues, change } = held
+const { ready, whole: session, kitchen, recipes, onTheStove, compiled, issues, change } = held
+const { parting } = held
+const cooking = computed(() => onTheStove.value.length > 0)
 const planning = usePlanning()
 const notices = useNotices()
 const { shown } = usePlanShown(held)
@@ -31,7 +34,11 @@ const order = computed(() => compiled.value?.order ?? recipes.value.map((r) => r
 const handwork = computed(() =>
   shown.value && compiled.value ? handworkOf(shown.value.plan, compiled.value) : [],
 )
-const eaters = computed(() => Math.max(1, kitchen.value?.people.length ?? 1))
+const planned = usePlanned(held)
+async function openThe(sitting: string) {
+  await held.openThe(sitting)
+  await navigateTo('/plan')
+}
 const empty = computed(() => menu.value?.evenings.filter((e) => !e.dishes.length).length ?? 0)
 
 function fill() {
@@ -89,7 +96,25 @@ function fill() {
       This session is being cooked: the menu can be looked at, and changed when the
       <NuxtLink to="/cook">session is over</NuxtLink>.
     </p>
-    <fieldset class="menu" :disabled="cooking !== undefined">
+    <fieldset class="weeks" :disabled="cooking">
+      <div class="head">
+        <h2>The weeks</h2>
+        <v-btn v-if="empty && session.dishes.length" size="small" variant="tonal" @click="fill"
+          >Fill the empty evenings</v-btn
+        >
+      </div>
+      <WeekLoom
+        :session="session"
+        :kitchen="kitchen"
+        :recipes="recipes"
+        :order="order"
+        :assignment="parting?.assignment"
+        :planned="planned"
+        @change="change"
+        @open="openThe"
+      />
+    </fieldset>
+    <fieldset class="menu" :disabled="cooking">
       <div>
         <div class="head">
           <h2>What is cooked</h2>
@@ -109,6 +134,8 @@ function fill() {
           :order="order"
           @change="change"
         />
+      </div>
+      <div>
         <MenuUseUp :session="session" :recipes="recipes" @change="change" />
         <section v-if="offers.length" aria-label="Left over" data-test="left-over">
           <h2>Left over for others</h2>
@@ -123,22 +150,6 @@ function fill() {
             </li>
           </ul>
         </section>
-      </div>
-      <div>
-        <div class="head">
-          <h2>The evenings it is for</h2>
-          <v-btn v-if="empty && session.dishes.length" size="small" variant="tonal" @click="fill"
-            >Fill the empty ones</v-btn
-          >
-        </div>
-        <MenuEvenings
-          :session="session"
-          :evenings="menu!.evenings"
-          :recipes="recipes"
-          :order="order"
-          :people="eaters"
-          @change="change"
-        />
       </div>
     </fieldset>
   </div>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiPause, mdiPlay } from '@mdi/js'
 import { onKeyStroke, useMediaQuery, useStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import type { Timer, Turn } from '~~/core/logbook'
+import { computed, onMounted, ref } from 'vue'
+import { missingIn, turningsOf, type Timer, type Turn } from '~~/core/logbook'
 import { upperFirst } from '~~/core/recipe'
 import { useActs } from '~/composables/useActs'
 import { spanText, timerText } from '~/composables/useClock'
 import { useProbe } from '~/composables/useProbe'
 import { useRunning } from '~/composables/useRunning'
+import { useToday } from '~/composables/useToday'
 import { useTelling } from '~/composables/useTelling'
 import { useNotices } from '~/stores/notices'
 
@@ -17,6 +18,9 @@ const { ready, session, kitchen, recipes, cooking, compiled, plan, broken } = ru
 const { now, standing, left, places, cooling, timers, out, paused, counted, handOf, timeAt, tell } =
   run
 const notices = useNotices()
+// What is cooked today is what somebody comes here for; any other can be opened.
+const todays = useToday(run)
+onMounted(() => void todays.open())
 
 const planned = useTelling({ session, kitchen, compiled, plan })
 const cooks = computed(() =>
@@ -34,7 +38,8 @@ const shown = computed(() =>
 )
 const finish = computed(() => standing.value && timeAt(standing.value.finish))
 const late = computed(() => counted.value.findLast((e) => e.kind === 'planned'))
-const { added, done, more, moreTime, later, skip, handOver, first, add } = useActs(run)
+const { added, done, more, moreTime, later, skip, handOver, first, add, giveUp, turn, missing } =
+  useActs(run)
 
 async function toLogbook() {
   await stop()
@@ -47,6 +52,13 @@ async function stop() {
     text: over ? 'The session is in the logbook.' : 'The session is stopped.',
     ...(undo ? { undo } : {}),
   })
+}
+/** Who else could do what this cook has in hand: nobody is given what they are not able to do. */
+function othersFor(cook: string) {
+  const activity = handOf(cook).now?.line.activity
+  return activity === undefined
+    ? []
+    : cooks.value.filter((o) => o.id !== cook && run.able(o.id, activity))
 }
 /** The food that a step is about, in words. */
 const aboutOf = (activity: string) => {
@@ -70,6 +82,33 @@ async function keepTemperature(celsius: number) {
     celsius,
     ...(activity === undefined ? {} : { activity }),
   })
+}
+/** In whose line something is missing. */
+const lacking = ref<{ turn: Turn; cook: string }>()
+function lacks(act: (it: { turn: Turn; cook: string }, dish: string) => unknown) {
+  const it = lacking.value
+  lacking.value = undefined
+  if (it?.turn.line.dish) void act(it, it.turn.line.dish)
+}
+/** What is missing of what a cook has in hand. */
+const missingOf = (cook: string) => {
+  const line = handOf(cook).now?.line
+  return line ? missingIn(line, counted.value) : new Map<number, string>()
+}
+/** Whether a dish can be given up by itself: others take from a base. */
+const isWhole = (dish: string | undefined) =>
+  dish !== undefined &&
+  !run.gone.value.has(dish) &&
+  compiled.value?.dishes.some((d) => d.id === dish && !d.base) === true
+const begins = (t: Turn) => t.line.points?.[0] === 0 && t.line.activity !== undefined
+const ways = (activity: string) =>
+  run.running.value && standing.value
+    ? turningsOf({ ...run.running.value, plan: standing.value.plan }, activity, now.value)
+    : []
+const seesDishes = ref(false)
+async function addDish(recipe: string) {
+  const why = await run.addDish(recipe)
+  if (why) notices.show({ text: why })
 }
 const seesLog = ref(false)
 const sound = useStorage('cadrum-sound', true)
@@ -103,20 +142,24 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <section v-else-if="!plan && !cooking" class="start">
+    <SittingStrip :sittings="run.sittings.value" :open="run.sitting.value" @open="run.openThe" />
     <h1>No plan to cook from</h1>
     <p>Make one first: it takes a few seconds.</p>
     <v-btn to="/plan" color="primary" size="large">To the plan</v-btn>
   </section>
   <CookReady
     v-else-if="!cooking && plan && compiled"
+    :sittings="run.sittings.value"
+    :sitting="run.sitting.value"
     :session="session"
     :kitchen="kitchen"
     :compiled="compiled"
     :plan="plan"
     :lines="planned"
-    :recipes="recipes"
+    :recipes="run.cookedBy.value"
     :broken="broken"
     @start="run.start()"
+    @open="run.openThe"
   />
   <section v-else-if="!standing || !compiled" class="start">
     <h1>This session cannot go on</h1>
@@ -157,7 +200,12 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
           </v-btn>
         </template>
         <v-list>
-          <v-list-item min-height="56" title="What has happened" @click="seesLog = !seesLog" />
+          <v-list-item
+            min-height="56"
+            title="The dishes: more, or fewer"
+            @click="seesDishes = true"
+          />
+          <v-list-item min-height="56" title="What has happened" @click="seesLog = true" />
           <v-list-item
             min-height="56"
             :title="sound ? 'Without sound' : 'With sound'"
@@ -182,6 +230,15 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
     <p v-else-if="late && left" class="told" role="status" data-test="replanned">
       {{ late.kind === 'planned' ? late.words : '' }}
     </p>
+    <p v-if="run.stuck.value.length" class="told caution" data-test="stuck">
+      What is out of use is needed, and nothing else here can do it:
+      {{ run.stuck.value.map((id) => compiled!.cards[id]?.text ?? id).join('; ') }}. Do it another
+      way when it comes, or leave it out.
+    </p>
+    <p v-if="run.beyond.value > 60 && left" class="told caution" data-test="beyond">
+      {{ spanText(run.beyond.value) }} over the time that you gave it.
+      <v-btn variant="outlined" height="56" @click="seesDishes = true">What can be given up?</v-btn>
+    </p>
     <p v-for="w in standing.waits.slice(0, 1)" :key="w.between.join()" class="told caution">
       {{ upperFirst(aboutOf(w.between[0])) }} will have stood {{ spanText(w.over) }} too long in
       this order. Keep it covered, and cold if you can.
@@ -205,14 +262,15 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
           ref="cards"
           :cook="c.id"
           :name="c.name"
-          :others="cooks.filter((o) => o.id !== c.id)"
+          :others="othersFor(c.id)"
           :hand="handOf(c.id)"
           :going="left > 0"
           :paused="paused !== undefined"
           :kitchen="kitchen"
           :compiled="compiled"
           :added="added(handOf(c.id).now?.line.key)"
-          :can-undo="counted.some((e) => e.cook === c.id)"
+          :missing="missingOf(c.id)"
+          :can-undo="run.lastOf(c.id) !== undefined"
           @done="(turn: Turn, ago: number) => done(c.id, turn, ago)"
           @more="(turn: Turn, minutes: number) => more(c.id, turn, minutes)"
           @later="(turn: Turn, minutes: number) => later(c.id, turn, 60 * minutes)"
@@ -221,6 +279,8 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
           @first="first(c.id, $event)"
           @added="add(c.id, $event)"
           @temperature="measured = { turn: $event, cook: c.id }"
+          @missing="lacking = { turn: $event, cook: c.id }"
+          @out="tell({ kind: 'out', cook: c.id, station: $event })"
           @undo="run.undo(c.id)"
         />
       </div>
@@ -232,6 +292,9 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
           :timers="timers"
           :out="out"
           :now="now"
+          :turnings-of="ways"
+          :time-at="timeAt"
+          @turn="turn"
           @out="(station: string, on: boolean) => tell({ kind: on ? 'out' : 'back', station })"
           @more="(timer: Timer, minutes: number) => moreTime(timer, minutes)"
         />
@@ -245,6 +308,8 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
       :compiled="compiled"
       :time-at="timeAt"
       :started-at="cooking!.startedAt"
+      :closes="left > 0"
+      @close="seesLog = false"
       @undo="tell({ kind: 'undone', event: $event })"
       @correct="
         (event: string, from: number, to: number) => tell({ kind: 'corrected', event, from, to })
@@ -263,6 +328,42 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
         :where="whereIs(measured.turn)"
         @keep="keepTemperature"
         @close="measured = undefined"
+      />
+    </v-dialog>
+    <v-dialog
+      :model-value="lacking !== undefined"
+      max-width="560"
+      @update:model-value="lacking = undefined"
+    >
+      <MissingCard
+        v-if="lacking"
+        :turn="lacking.turn"
+        :dish="dishName(lacking.turn.line.dish)"
+        :can-wait="begins(lacking.turn)"
+        :can-give-up="isWhole(lacking.turn.line.dish)"
+        @missing="
+          (item: string, other: string) =>
+            lacks(({ cook }, dish) => missing(cook, dish, item, other))
+        "
+        @later="(m: number) => lacks((it) => later(it.cook, it.turn, 60 * m))"
+        @give-up="lacks((_, dish) => giveUp(dish))"
+        @close="lacking = undefined"
+      />
+    </v-dialog>
+    <v-dialog v-model="seesDishes" max-width="760">
+      <CookDishes
+        v-if="run.running.value"
+        :compiled="compiled"
+        :running="run.running.value"
+        :standing="standing"
+        :turns="run.turns.value"
+        :gone="run.gone.value"
+        :recipes="recipes"
+        :beyond="run.beyond.value"
+        :time-at="timeAt"
+        @give-up="giveUp"
+        @add="addDish"
+        @close="seesDishes = false"
       />
     </v-dialog>
   </section>

@@ -41,13 +41,12 @@ const rows = computed(() =>
 
 async function letGo(id: string) {
   const gone = records.value.find((r) => r.id === id)
-  const kitchen = data.value?.kitchen?.id
   if (!gone) return
   const change = (act: () => Promise<unknown>) =>
     saving.write('the logbook', () =>
       database.transaction('rw', database.records, database.kitchens, async () => {
         await act()
-        if (kitchen !== undefined) await teach(kitchen)
+        await teach(gone.kitchen)
       }),
     )
   await change(() => database.records.delete(id))
@@ -110,6 +109,16 @@ async function letGo(id: string) {
 }
 .records li {
   display: flex;
+  max-width: 100%;
   align-items: center;
+}
+/* On a phone the name of a session takes two lines. */
+.records li > :first-child {
+  flex: 0 1 auto;
+  min-width: 0;
+}
+.records :deep(.v-btn__content) {
+  white-space: normal;
+  text-align: left;
 }
 </style>

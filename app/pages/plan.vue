@@ -12,7 +12,7 @@ useHead({ title: 'Plan · Cadrum' })
 const held = useSession()
 const { ready, session, kitchen, recipes, cooking, kept, compiled, issues, problemMark, broken } =
   held
-const { change } = held
+const { changeSitting: change } = held
 const planning = usePlanning()
 const { shown, planNow } = usePlanShown(held)
 const plan = computed(() => shown.value?.plan)
@@ -40,6 +40,7 @@ const handwork = computed(() =>
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <div v-else>
+    <SittingStrip :sittings="held.sittings.value" :open="held.sitting.value" @open="held.openThe" />
     <PlanHeadline
       :session="session"
       :kitchen="kitchen"
@@ -82,6 +83,8 @@ const handwork = computed(() =>
         :session="session"
         :kitchen="kitchen"
         :recipes="recipes"
+        :whole="held.sitting.value === 'main'"
+        :evening="/^\d{4}-/.test(held.sitting.value)"
         :compiled="compiled"
         :locked="cooking !== undefined"
         :followed="followed"

@@ -11,7 +11,7 @@ const route = useRoute()
 const router = useRouter()
 const notices = useNotices()
 const { list, recipes, change, take, remove } = useRecipes()
-const { session, change: changeSession } = useSession()
+const { whole: session, change: changeSession } = useSession()
 const bringing = ref(false)
 
 const openId = computed(() => (typeof route.query.open === 'string' ? route.query.open : undefined))

@@ -4,6 +4,7 @@ import { ref, shallowRef, watch } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
 import { checkPlan, valuesOfPlan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
+import { sessionOf } from '~~/core/session'
 import { database } from '~/database/database'
 import { useLive } from '~/composables/useLive'
 import { NotSaved } from '~/database/failure'
@@ -58,7 +59,7 @@ const store = (session: string, plan: KeptPlan, problem: Problem, since?: string
     () =>
       database.transaction('rw', database.plans, database.sessions, database.settings, async () => {
         // Of a session that was wiped or replaced meanwhile nobody wants a plan.
-        if (!(await database.sessions.get(session))) return
+        if (!(await database.sessions.get(sessionOf(session)))) return
         if (since !== undefined && since !== (await generation())) return
         const before = await database.plans.get(session)
         if (before && before.problem !== plan.problem) remember(before)

@@ -1,5 +1,13 @@
 import { expose } from 'comlink'
-import { startAnew, worthTelling, type Anew } from '~~/core/logbook'
+import {
+  soonerWithout,
+  startAnew,
+  worthTelling,
+  type Anew,
+  type Running,
+  type Standing,
+  type Without,
+} from '~~/core/logbook'
 import { breachText, checkPlan, comparePlans, relaxed, type Plan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import {
@@ -11,7 +19,13 @@ import {
   type Rehearsal,
   type Steady,
 } from '~~/core/rehearsal'
-import { leaveOut, oneByOne, type LeaveOut } from '~~/core/session'
+import {
+  leaveOut,
+  oneByOne,
+  partByEngine,
+  type LeaveOut,
+  type PartedByEngine,
+} from '~~/core/session'
 import { leastBad, startSolving, type LeastBad } from '~~/core/solver'
 
 export interface PlanningProgress {
@@ -174,6 +188,22 @@ const planner = {
       return !stopped
     })
   },
+  /** Parts the dishes of a session between its sittings by plans of each. */
+  async partByEngine(
+    input: Parameters<typeof partByEngine>[0],
+    onTry: (done: number, of: number) => void,
+  ): Promise<PartedByEngine> {
+    stopped = unwanted = false
+    return partByEngine(
+      input,
+      async (done, of) => {
+        onTry(done, of)
+        await breathe()
+        return !stopped
+      },
+      () => performance.now(),
+    )
+  },
   /** Rehearses a plan so many times or until stopped; what it has come to is told after each slice. */
   async rehearse(
     problem: Problem,
@@ -205,6 +235,20 @@ const planner = {
     while (!stopped && going.advance(SLICE_MS)) await breathe()
     const best = going.best()
     return best && worthTelling(problem, kept, best) ? best : undefined
+  },
+  /** When a session under way would be finished without each of these dishes, soonest first. */
+  async without(
+    running: Running,
+    standing: Pick<Standing, 'now' | 'pauses'>,
+    dishes: readonly string[],
+    onTry: (done: number, of: number) => void,
+  ): Promise<Without[]> {
+    stopped = unwanted = false
+    return soonerWithout(running, standing, dishes, async (done, of) => {
+      onTry(done, of)
+      await breathe()
+      return !stopped
+    })
   },
   /** One run of it, as a plan that turned out so. */
   play: (problem: Problem, plan: Plan, seed: number): Plan => played(problem, plan, { seed }),

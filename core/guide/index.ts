@@ -1,5 +1,5 @@
 export { handWashes, type HandWash } from './handWashing'
-export { INSTRUCTION_KINDS, instructionSchema, type Instruction } from './instruction'
+export { INSTRUCTION_KINDS, instructionSchema, isTickedOff, type Instruction } from './instruction'
 export { instructions, type TellingOptions } from './instructions'
 export { emptiedBy, placesOf } from './places'
 export { leastInside } from './lineWords'

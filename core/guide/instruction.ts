@@ -43,3 +43,6 @@ export const instructionSchema = z.strictObject({
 })
 
 export type Instruction = z.output<typeof instructionSchema>
+
+/** Whether a line is something to do: what goes on and only wants an eye is not ticked off. */
+export const isTickedOff = (line: Instruction): boolean => !line.key.endsWith('#mind')

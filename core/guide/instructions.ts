@@ -1,5 +1,5 @@
 import type { Kitchen } from '../kitchen'
-import { ovenSettings, type ActivityRun, type Plan } from '../plan'
+import { ovenSettings, type ActivityRun, type OvenSetting, type Plan } from '../plan'
 import type { Phase } from '../problem'
 import { rulesOf, standingOf, type Card, type CompiledSession } from '../session'
 import { handWashes } from './handWashing'
@@ -12,6 +12,9 @@ import { mindingOf, placeWords } from './words'
 const WORTH_A_LOOK = 600
 /** Work that is looked at for whether it is done, before it ends. */
 const DONE_COOKING = new Set(['bake', 'grill', 'simmer', 'slow', 'pressure'])
+
+/** What a part of a dish ends with that waits for another sitting. */
+const PUT_AWAY = new Set(['pack', 'chill'])
 
 /** The order of lines that are told at the same moment. */
 const RANK: Record<Instruction['kind'], number> = {
@@ -119,7 +122,7 @@ class Telling {
     tell({
       key: opens ? `${run.id}#0` : `${run.id}#begin`,
       at: run.start,
-      until: goesOn,
+      until: card.beyond ? (opens ? first!.to : run.start) : goesOn,
       free: opens ? first!.to : run.start,
       kind: cold ? 'cold' : 'start',
       cook: first!.cook,
@@ -128,6 +131,8 @@ class Telling {
       amounts: card.uses,
       ...this.heatOf(run, mode.phases[main]!),
     })
+    // Its end belongs to another sitting, and is told there.
+    if (card.beyond) return
     const lasts = run.phases[main]!.to - run.phases[main]!.from
     const pressed = (this.places.get(run.id) ?? []).some(
       (p) => this.words.kindOf(p) === 'pressure-cooker',
@@ -194,7 +199,7 @@ class Telling {
       if (!same)
         this.push({
           key: `${set} ${this.lines.filter((l) => l.key.startsWith(set)).length + 1}`,
-          at: s.setAt,
+          at: this.setBefore(s, before?.to ?? 0),
           until: s.from,
           kind: 'oven',
           text:
@@ -214,6 +219,15 @@ class Telling {
           places: [s.station],
         })
     })
+  }
+
+  /** When an oven is set, in seconds: by when it has to be, and before anything is put in for that heat. */
+  private setBefore(s: OvenSetting, free: number): number {
+    const put = this.plan.activities.flatMap((run) => {
+      const bakes = run.phases.some((p) => p.from >= s.from && p.to <= s.to)
+      return bakes && run.stations.includes(s.station) && run.start < s.setAt ? [run.start] : []
+    })
+    return Math.max(free, Math.min(s.setAt, ...put))
   }
 
   /** Vessels and hands to wash. */
@@ -249,7 +263,10 @@ class Telling {
     for (const dish of this.compiled.dishes) {
       if (dish.base) continue
       const own = this.plan.activities.filter(
-        (r) => this.compiled.cards[r.id]?.dish === dish.id && !this.compiled.cards[r.id]!.marker,
+        (r) =>
+          this.compiled.cards[r.id]?.dish === dish.id &&
+          !this.compiled.cards[r.id]!.marker &&
+          !this.compiled.cards[r.id]!.beyond,
       )
       const last = own.reduce<ActivityRun | undefined>(
         (l, r) => (!l || r.end > l.end ? r : l),
@@ -261,12 +278,15 @@ class Telling {
       const cook = last.phases.at(-1)?.cook
       const at = last.end
       const line = { at, until: at, cook, dish: dish.id, step: card.step, activity: last.id }
+      if (dish.next !== undefined && (!kept || !PUT_AWAY.has(card.work))) continue
       if (kept)
         this.push({
           ...line,
           key: `cold ${dish.id}`,
           kind: 'cold',
-          text: `${dish.name} is done: it goes into the ${dish.to}, with its name and the date on it`,
+          text: dish.next
+            ? `${dish.name}: into the ${dish.to} with what is ready of it, its name on it. The rest is done ${dish.next}`
+            : `${dish.name} is done: it goes into the ${dish.to}, with its name and the date on it${dish.to === 'freezer' && dish.staysOut ? `; what is eaten on ${dish.staysOut} stays in the fridge` : ''}`,
         })
       else
         this.push({

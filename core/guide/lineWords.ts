@@ -108,9 +108,19 @@ export class LineWords {
       const off = then && `Turn off the heat under it until ${this.clock(next[0]!.at)}`
       return (off || 'It stays on the heat') + about
     }
+    if (card.work === 'slow' && this.comesBack(run.id)) return `It stays on${about}`
     if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
       return `The pressure is down: open it away from your face${then}`
     return `${over ?? 'Done'}${about}${then}`
+  }
+
+  /** Whether a slow cooker goes on with it once something has been stirred in. */
+  private comesBack(id: string): boolean {
+    const after = (from: string) =>
+      this.compiled.links.filter((l) => l.from === from).map((l) => l.to)
+    return after(id).some((next) =>
+      after(next).some((then) => this.compiled.cards[then]?.work === 'slow'),
+    )
   }
 
   /** Whether the burner goes on under it for the next step in the same pot. */

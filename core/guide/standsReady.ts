@@ -15,14 +15,15 @@ export function standsReady({
   lines,
   kitchen,
   recipes,
-  clock,
+  after,
 }: {
   plan: Plan
   compiled: CompiledSession
   lines: readonly Instruction[]
   kitchen: Kitchen
   recipes: readonly Recipe[]
-  clock: (seconds: number) => string
+  /** A span of time in words. */
+  after: (seconds: number) => string
 }): string[] {
   const used = new Set([
     ...plan.activities.flatMap((a) => a.stations),
@@ -36,9 +37,9 @@ export function standsReady({
   const ovens = own.filter((s) => s.oven)
   for (const oven of ovens) {
     const set = lines.find((l) => l.kind === 'oven' && l.places.includes(oven.id))
-    out.push(
-      `Nothing is left in the ${lowerFirst(oven.name)}${set ? `: it is set at ${clock(set.at)}` : ''}`,
-    )
+    // The clock starts when the cooks do, so nothing here has a time of the day.
+    const when = set && (set.at < 60 ? 'at once' : `${after(set.at)} after the start`)
+    out.push(`Nothing is left in the ${lowerFirst(oven.name)}${when ? `: it is set ${when}` : ''}`)
   }
   const machines = names('appliance')
   if (machines) out.push(`Clean and within reach: ${machines}`)

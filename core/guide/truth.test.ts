@@ -58,6 +58,23 @@ describe('every plan of a random session', () => {
     expect(told).toBeGreaterThan(0)
   })
 
+  it('sets an oven before anything is put into it for that heat', () => {
+    let told = 0
+    always(({ plan, lines }) => {
+      for (const set of lines.filter((l) => l.kind === 'oven' && l.celsius !== undefined)) {
+        const [station] = set.places
+        const segment = plan.heats.find((h) => h.station === station && h.from >= set.at)!
+        for (const run of plan.activities) {
+          const bakes = run.phases.some((p) => p.from >= segment.from && p.to <= segment.to)
+          if (!bakes || !run.stations.includes(station!)) continue
+          expect(run.start).toBeGreaterThanOrEqual(set.at)
+          told++
+        }
+      }
+    })
+    expect(told).toBeGreaterThan(20)
+  })
+
   it('keeps a vessel from the step that fills it until it is emptied', () => {
     always(({ compiled, plan }) => {
       const runs = new Map(plan.activities.map((a) => [a.id, a]))

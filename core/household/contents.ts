@@ -10,6 +10,10 @@ export const OWNED = [
   'cooking',
   'menus',
   'records',
+  'rhythms',
+  'stock',
+  'prices',
+  'preparing',
 ] as const
 export type Owned = (typeof OWNED)[number]
 
@@ -24,6 +28,10 @@ export const emptyHousehold = (savedAt: string): Household => ({
   cooking: [],
   menus: [],
   records: [],
+  rhythms: [],
+  stock: [],
+  prices: [],
+  preparing: [],
 })
 
 /** Whether it owns anything at all. */
@@ -37,6 +45,10 @@ const WORDS: Record<Owned, [string, string]> = {
   menus: ['menu', 'menus'],
   plans: ['plan', 'plans'],
   cooking: ['session being cooked', 'sessions being cooked'],
+  rhythms: ['rhythm', 'rhythms'],
+  stock: ['thing in stock', 'things in stock'],
+  prices: ['price', 'prices'],
+  preparing: ['list being ticked', 'lists being ticked'],
   records: ['session in the logbook', 'sessions in the logbook'],
 }
 const ORDER: readonly Owned[] = [
@@ -44,6 +56,10 @@ const ORDER: readonly Owned[] = [
   'kitchens',
   'sessions',
   'menus',
+  'rhythms',
+  'stock',
+  'prices',
+  'preparing',
   'plans',
   'cooking',
   'records',

@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal'
 import { freeId, markFor } from '../recipe'
+import { sessionOf } from '../session'
 import type { Household } from './schema'
 
 /** What joining a file to what is there comes to. */
@@ -84,9 +85,31 @@ export function mergeHouseholds(here: Household, other: Household): Merged {
     here.menus,
     other.menus.map((m) => ({ ...m, dishes: dishes(m.dishes) })),
   )
+  const rhythms = join(
+    here.rhythms,
+    other.rhythms.map((r) => ({ ...r, kitchen: kitchens.of(r.kitchen) })),
+  )
+  // What has no name of its own is the same where all of it is.
+  const things = <T extends { id: string }>(mine: readonly T[], theirs: readonly T[]) => {
+    const taken = new Set(mine.map((x) => x.id))
+    const fresh = theirs.flatMap((x) => {
+      if (mine.some((m) => equal({ ...m, id: '' }, { ...x, id: '' }))) return []
+      const id = freeId(x.id, taken)
+      taken.add(id)
+      return [{ ...x, id }]
+    })
+    return [...mine, ...fresh]
+  }
+  const ticked = other.preparing
+    .map((p) => ({ ...p, id: sessions.of(p.id) }))
+    .filter((p) => !here.preparing.some((x) => x.id === p.id))
   const theirs = <T extends { session: string }>(list: readonly T[], before: readonly T[]) => {
     const there = new Set(before.map((x) => x.session))
-    const moved = list.map((x) => ({ ...x, session: sessions.of(x.session) }))
+    // What belongs to a sitting is kept under an id that begins with that of its session.
+    const moved = list.map((x) => {
+      const own = sessionOf(x.session)
+      return { ...x, session: sessions.of(own) + x.session.slice(own.length) }
+    })
     return [...before, ...moved.filter((x) => !there.has(x.session))]
   }
   return {
@@ -96,6 +119,10 @@ export function mergeHouseholds(here: Household, other: Household): Merged {
       kitchens: kitchens.list,
       sessions: sessions.list,
       menus: menus.list,
+      rhythms: rhythms.list,
+      stock: things(here.stock, other.stock),
+      prices: things(here.prices, other.prices),
+      preparing: [...here.preparing, ...ticked],
       plans: theirs(other.plans, here.plans),
       cooking: theirs(other.cooking, here.cooking),
       records: [

@@ -12,6 +12,10 @@ const household = (): Household => ({
   cooking: [],
   menus: [],
   records: [],
+  rhythms: [],
+  stock: [],
+  prices: [],
+  preparing: [],
 })
 const run = { session: demoSession.id, startedAt: 1, done: [] }
 const refusal = (content: string) => {

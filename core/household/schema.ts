@@ -4,7 +4,10 @@ import { cookingSchema, recordSchema } from '../logbook'
 import { planSchema } from '../plan'
 import { measuresSchema } from '../quantity'
 import { recipeSchema } from '../recipe'
-import { menuSchema, sessionSchema } from '../session'
+import { preparingSchema } from '../setout'
+import { priceSchema } from '../shopping'
+import { stockSchema } from '../stock'
+import { menuSchema, rhythmSchema, sessionSchema } from '../session'
 
 const limit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('deadline') }),
@@ -54,6 +57,12 @@ export const householdSchema = z.strictObject({
   menus: z.array(menuSchema).default([]),
   /** Sessions that are over; older files have none. */
   records: z.array(recordSchema).default([]),
+  /** Habits of cooking ahead; older files have none. */
+  rhythms: z.array(rhythmSchema).default([]),
+  /** What is in the house, what things cost, and what was ticked before sessions; older files have none. */
+  stock: z.array(stockSchema).default([]),
+  prices: z.array(priceSchema).default([]),
+  preparing: z.array(preparingSchema).default([]),
   /** How it measures and tells the time, where somebody has said so. */
   measures: measuresSchema.optional(),
 })

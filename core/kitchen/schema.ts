@@ -35,7 +35,8 @@ const station = z.strictObject({
     .optional(),
 })
 
-const clock = z
+/** A time of the day, `17:30`. */
+export const clockSchema = z
   .string()
   .regex(/^(?:[01]\d|2[0-3]):[0-5]\d$/, { message: 'is not a time like 17:30' })
 
@@ -55,6 +56,8 @@ const person = z
           work: id,
           percent: z.int().min(30).max(300),
           pieces: z.int().min(1),
+          /** Two of three pieces lie between these; what older versions learned has none. */
+          between: z.tuple([z.int().min(1), z.int().min(1)]).optional(),
           /** It is not to be used. */
           refused: z.literal(true).optional(),
         }),
@@ -62,13 +65,13 @@ const person = z
       .max(60)
       .optional(),
     /** There from and until these times of the day; without them from the beginning to the end. */
-    from: clock.optional(),
-    until: clock.optional(),
+    from: clockSchema.optional(),
+    until: clockSchema.optional(),
     /** Times of the day at which they are away. */
     away: z
       .array(
         z
-          .strictObject({ from: clock, to: clock })
+          .strictObject({ from: clockSchema, to: clockSchema })
           .refine((a) => a.from < a.to, { message: 'ends before it begins', path: ['to'] }),
       )
       .max(6)
@@ -101,6 +104,18 @@ const rules = z.strictObject({
 })
 export const USUAL_RULES = rules.parse({})
 
+/** What cooked food is packed in: so many of one size. */
+const box = z.strictObject({
+  id,
+  name: line,
+  kind: z.enum(['box', 'bag', 'tray', 'jar']),
+  /** Litres that one holds when it is full to the rim. */
+  litres: z.number().positive().max(50),
+  count: z.int().min(0).max(500),
+  /** Lids that are there, where not each has one. */
+  lids: z.int().min(0).max(500).optional(),
+})
+
 export const kitchenSchema = z.strictObject({
   format: z.literal('cadrum/kitchen@1'),
   id,
@@ -108,6 +123,8 @@ export const kitchenSchema = z.strictObject({
   people: z.array(person).min(1),
   stations: z.array(station),
   rules: rules.optional(),
+  /** Boxes, bags and trays for what is put away; without any nothing is said of them. */
+  boxes: z.array(box).max(60).optional(),
   /** Seconds to wash hands on the way from one kind of food to another. */
   handWash: z.record(z.string(), z.record(z.string(), z.int().min(0).max(600))),
 })
@@ -116,5 +133,6 @@ export type Kitchen = z.output<typeof kitchenSchema>
 export type KitchenInput = z.input<typeof kitchenSchema>
 export type KitchenStation = z.output<typeof station>
 export type Person = z.output<typeof person>
+export type Box = z.output<typeof box>
 export type Zone = KitchenStation['zone']
 export type HouseRules = z.output<typeof rules>

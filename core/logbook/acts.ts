@@ -1,4 +1,6 @@
+import equal from 'fast-deep-equal'
 import type { Plan } from '../plan'
+import type { Problem } from '../problem'
 import type { EventOf } from './events'
 import type { Turn } from './queue'
 
@@ -45,4 +47,41 @@ export function moreFor(
   const point = line.points?.[0] ?? last
   const phase = closing ? point - 1 : (line.points?.[1] ?? 1) - 1
   return { activity: run.id, phase: Math.min(last, Math.max(0, phase)), until }
+}
+
+/** Another way to go on with what is under way, and when it would be over. */
+export interface Turning {
+  activity: string
+  phase: number
+  mode: string
+  until: number
+}
+
+/**
+ * The other ways in which what is under way in a place can go on, such as a slow cooker's low and high:
+ * those that want the same places and hands. How far it is counts as the share of its time that has
+ * passed, an estimate of ours: what is left takes that much less the other way.
+ */
+export function turningsOf(
+  { problem, plan }: { problem: Problem; plan: Plan },
+  activity: string,
+  now: number,
+): Turning[] {
+  const known = problem.activities.find((a) => a.id === activity)
+  const run = plan.activities.find((a) => a.id === activity)
+  const phase = run?.phases.findIndex((p) => p.from <= now && now < p.to) ?? -1
+  const own = known?.modes.find((m) => m.id === run?.mode)
+  if (!run || !own || phase < 0 || own.phases[phase]!.hands) return []
+  const { from, to } = run.phases[phase]!
+  const left = to > from ? (to - now) / (to - from) : 0
+  return known!.modes.flatMap((mode): Turning[] => {
+    if (mode === own || !equal(mode.needs, own.needs)) return []
+    if (mode.phases.length !== own.phases.length) return []
+    const same = mode.phases.every(
+      (p, k) => equal(p.hands, own.phases[k]!.hands) && (k === phase || equal(p, own.phases[k])),
+    )
+    const other = mode.phases[phase]!
+    if (!same || other.heat || other.seconds[0] === own.phases[phase]!.seconds[0]) return []
+    return [{ activity, phase, mode: mode.id, until: Math.round(now + left * other.seconds[0]) }]
+  })
 }

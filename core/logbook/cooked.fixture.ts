@@ -6,10 +6,12 @@ import { Luck, USUAL_TIMES } from '../rehearsal'
 import type { CompiledSession } from '../session'
 import { below, seeded } from '../solver'
 import { startAnew, worthTelling } from './anew'
-import { skippedOf } from './acts'
+import { skippedOf, turningsOf } from './acts'
 import { problemLeft } from './asked'
-import type { Event } from './events'
+import { compiledNow, type Begun } from './compiled'
+import { FORCED, ofKind, type Event } from './events'
 import { doneOf, inHand, turnsOf, type Turn } from './queue'
+import { notBegun } from './without'
 import { pausesIn, standingAt, type Running, type Standing } from './standing'
 
 /** How a session went that a made-up cook cooked from what was told. */
@@ -35,6 +37,8 @@ interface Options {
   mishaps?: number
   noise?: number
   kitchen: Kitchen
+  /** What the session began with: dishes may come to it on the way. */
+  begun?: Begun
   clock?: () => number
 }
 
@@ -47,9 +51,10 @@ const MOST_STEPS = 4000
 export function cookThrough(
   compiled: CompiledSession,
   plan: Plan,
-  { seed, mishaps = 0, noise = 1, kitchen, clock = () => performance.now() }: Options,
+  { seed, mishaps = 0, noise = 1, kitchen, begun, clock = () => performance.now() }: Options,
 ): Cooked {
-  const { problem } = compiled
+  let made = compiled
+  let { problem } = made
   const random = seeded(seed)
   const luck = new Luck(seeded(seed + 1), USUAL_TIMES, noise)
   const events: Event[] = []
@@ -58,7 +63,8 @@ export function cookThrough(
     events.push({ id: `e${events.length}`, at: at * 1000, ...event } as Event)
   let lines: Instruction[] = instructions(plan, compiled, kitchen)
   let current = plan
-  let running: Running = { problem, plan: current, lines, events }
+  let extrasIn = 0
+  let running: Running = { problem, plan: current, lines, events, links: made.links }
   const tallied = { asked: 0, taken: 0, slowestMs: 0 }
   /** What each cook is at, and until when it takes them. */
   const at = new Map<string, { key: string; until: number }>()
@@ -68,7 +74,15 @@ export function cookThrough(
   let turns = turnsOf(running, standing)
 
   const see = () => {
-    running = { problem, plan: current, lines, events }
+    const extras = ofKind(events, 'extra').length
+    if (begun && extras > extrasIn) {
+      extrasIn = extras
+      const reading = compiledNow(begun, events)
+      if (reading.ok) made = reading.value
+      else faults.push(`extra: ${JSON.stringify(reading.issues)}`)
+      problem = made.problem
+    }
+    running = { problem, plan: current, lines, events, links: made.links }
     standing = standingAt(running, now, pausesIn(events, 0))
     turns = turnsOf(running, standing)
   }
@@ -79,11 +93,11 @@ export function cookThrough(
     return real
   }
   const tick = (turn: Turn, cook: string) => {
-    log(doneOf(turn, inHand(turns, running, cook, now), cook, now), now)
+    log(doneOf(turn, inHand(turns, running, cook, standing), cook, now), now)
   }
   const mishap = (cook: string) => {
-    const hand = inHand(turns, running, cook, now)
-    const kind = below(random, 7)
+    const hand = inHand(turns, running, cook, standing)
+    const kind = below(random, begun ? 10 : 7)
     const turn = hand.now
     if (kind === 0 && events.at(-1)?.kind === 'done')
       log({ kind: 'undone', event: events.at(-1)!.id }, now)
@@ -111,6 +125,21 @@ export function cookThrough(
     if (kind === 6 && turn?.line.kind === 'do' && problem.cooks.length > 1) {
       const other = problem.cooks.find((c) => c.id !== cook)!.id
       log({ kind: 'handed', activity: turn.line.activity!, to: other, from: now }, now)
+    }
+    if (kind === 7) {
+      const [dish] = notBegun(running, standing)
+      if (dish && !events.some((e) => e.kind === 'given-up'))
+        log({ kind: 'given-up', dish, second: now }, now)
+    }
+    if (kind === 8 && begun && extrasIn < 2) {
+      const { recipe } = begun.session.dishes[below(random, begun.session.dishes.length)]!
+      log({ kind: 'extra', dish: `extra-${extrasIn + 1}`, recipe, batches: 1 }, now)
+    }
+    if (kind === 9) {
+      const ways = running.plan.activities.flatMap((a) =>
+        turningsOf({ problem, plan: standing.plan }, a.id, now),
+      )
+      if (ways[0]) log({ kind: 'turned', second: now, ...ways[0] }, now)
     }
     if (kind === 4) {
       const free = problem.stations.filter(
@@ -141,7 +170,7 @@ export function cookThrough(
     if (!worthTelling(asked, standing.plan, best)) return
     tallied.taken++
     current = best.plan
-    lines = instructions(current, compiled, kitchen)
+    lines = instructions(current, made, kitchen)
     log({ kind: 'planned', plan: tallied.taken, words: '' }, now)
     // Whoever is in the middle of something goes on with it.
     see()
@@ -151,7 +180,7 @@ export function cookThrough(
     see()
     if (turns.every((t) => t.over)) break
     for (const { id: cook } of problem.cooks) {
-      const hand = inHand(turns, running, cook, now)
+      const hand = inHand(turns, running, cook, standing)
       if (!hand.now) {
         at.delete(cook)
         continue
@@ -168,7 +197,7 @@ export function cookThrough(
     const soonest = Math.min(
       ...[...at.values()].map((x) => x.until),
       ...problem.cooks.flatMap(({ id }) => {
-        const { now: turn } = inHand(turns, running, id, now)
+        const { now: turn } = inHand(turns, running, id, standing)
         return turn && !at.has(id) && turn.from > now ? [Math.ceil(turn.from)] : []
       }),
     )
@@ -190,7 +219,7 @@ export function cookThrough(
       }
     }
     const off = turns.some((t) => !t.over && Math.abs(t.from - t.line.at) > NOTICED)
-    const told = ['out', 'later', 'handed'].includes(events.at(-1)?.kind ?? '')
+    const told = events.length > 0 && FORCED.has(events.at(-1)!.kind)
     if ((off || told) && now - last >= PAUSE) {
       last = now
       planAnew()

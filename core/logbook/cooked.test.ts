@@ -29,6 +29,19 @@ describe('a session that is cooked from what is told', () => {
     expect(cooked.asked).toBeGreaterThan(0)
   })
 
+  it.each([4, 5])('ends so too where dishes are given up and others come (%i)', (seed) => {
+    const cooked = cookThrough(demo.value, plan, {
+      seed,
+      mishaps: 0.15,
+      kitchen: demoKitchen,
+      begun: { session: demoSession, kitchen: demoKitchen, recipes: demoRecipes },
+    })
+    expect(cooked.faults).toEqual([])
+    expect(cooked.left.map((t) => t.line.key)).toEqual([])
+    const kinds = new Set(cooked.events.map((e) => e.kind))
+    expect([kinds.has('given-up'), kinds.has('extra')]).toEqual([true, true])
+  })
+
   it('ends so in random sessions too', () => {
     const sessions = fc.sample(cookingArbitrary, { numRuns: 200, seed: 11 })
     let cookedThem = 0
@@ -42,6 +55,7 @@ describe('a session that is cooked from what is told', () => {
         seed: k + 1,
         mishaps: 0.1,
         kitchen: session.kitchen,
+        begun: session,
       })
       slowest = Math.max(slowest, cooked.slowestMs)
       expect(cooked.faults).toEqual([])

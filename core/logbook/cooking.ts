@@ -1,8 +1,11 @@
 import { z } from 'zod'
-import { planSchema } from '../plan'
+import { kitchenSchema } from '../kitchen'
+import { recipeSchema } from '../recipe'
+import { sessionSchema } from '../session'
+import { planSchema, type Plan } from '../plan'
 import { progress } from '../problem'
 import type { Instruction } from '../guide'
-import { eventSchema, type Event } from './events'
+import { counting, eventSchema, ofKind, type Event } from './events'
 
 /** What older versions kept of one piece of hands work: milliseconds since the epoch. */
 const done = z.strictObject({
@@ -15,6 +18,13 @@ const done = z.strictObject({
 /** A plan that the session went by from some instant on. */
 const planned = z.strictObject({ plan: planSchema, progress: progress.optional() })
 
+/** What was wanted, where and from which recipes, as it stood when the session began. */
+const snapshot = z.strictObject({
+  session: sessionSchema,
+  kitchen: kitchenSchema,
+  recipes: z.array(recipeSchema),
+})
+
 /**
  * A session being cooked: when it began, what it goes by, and everything that happened. The first plan
  * is the one it began with; an event says when it went over to each of the others.
@@ -25,6 +35,8 @@ export const cookingSchema = z.strictObject({
   events: z.array(eventSchema).default([]),
   plans: z.array(planned).default([]),
   done: z.array(done).optional(),
+  /** Whatever is changed in the household meanwhile, this goes on; older sessions have none. */
+  snapshot: snapshot.optional(),
   /** When people were to be finished, as it was foretold at the beginning: in half and in nine of ten runs. */
   foretold: z.strictObject({ half: z.number().min(0), most: z.number().min(0) }).optional(),
 })
@@ -58,4 +70,10 @@ export function eventsOf(
       },
     ]
   })
+}
+
+/** The plan that a session goes by now: the latest that was taken up. */
+export function planGoneBy({ plans, events }: Cooking): Plan | undefined {
+  const last = ofKind(counting(events), 'planned').at(-1)
+  return plans[last?.plan ?? 0]?.plan
 }

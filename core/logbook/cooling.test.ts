@@ -22,7 +22,7 @@ const { events } = cookThrough(compiled, plan, { seed: 1, noise: 0, kitchen: dem
 /** What is on its way to the cold at a second, by what had been told until then. */
 const at = (now: number) => {
   const told = events.filter((e) => e.at <= now * 1000)
-  const running = { problem: compiled.problem, plan, lines, events: told }
+  const running = { problem: compiled.problem, plan, lines, events: told, links: [] }
   return coolingNow(running, standingAt(running, now), compiled, 7200)
 }
 
@@ -37,6 +37,15 @@ it('counts from off the heat until it is put into the cold, each dish for itself
     by: bake.end + 7200,
   })
   expect(pie(put.to + 1)).toBeUndefined()
+})
+
+it('does not count what is still on the heat, however late it is taken off', () => {
+  const out = ofKind(events, 'done').find((e) => e.key === 'fish-pie.bake#2')!
+  const told = events.filter((e) => e.at < out.at)
+  const running = { problem: compiled.problem, plan, lines, events: told, links: [] }
+  const late = standingAt(running, out.to + 1200)
+  const dishes = coolingNow(running, late, compiled, 7200).map((c) => c.dish)
+  expect(dishes).not.toContain('fish-pie')
 })
 
 it('says nothing of what is eaten today, kept dry, or only made for other dishes', () => {

@@ -26,6 +26,7 @@ export function coolingNow(
       return card?.dish === id && !card.marker && cooks(card.work) && a.end > a.start
     })
     const since = Math.max(-1, ...hot.map((a) => a.end))
-    return since >= 0 && since <= now ? [{ dish: id, since, by: since + standing }] : []
+    // What is still on the heat, however late, ends now at the soonest.
+    return since >= 0 && since < now ? [{ dish: id, since, by: since + standing }] : []
   })
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { INSTRUCTION_KINDS } from '../guide'
+import { MOST_BATCHES } from '../session'
 
 const id = z.string().min(1)
 /** Milliseconds since the epoch. */
@@ -43,19 +44,26 @@ export const eventSchema = z.discriminatedUnion('kind', [
   of('back', { station: id }),
   /** Somebody has heard that it has come to its end. */
   of('heard', { activity: id, phase: z.int().min(0), second }),
+  /** A dish is given up: what has not begun is not made, and what is under way ends here. */
+  of('given-up', { dish: id, second }),
+  /** One more of a dish, or another dish, as a dish of its own; its recipe is kept with the session. */
+  of('extra', { dish: id, recipe: id, batches: z.number().min(0.5).max(MOST_BATCHES) }),
+  /** What goes on is done another way from here, low become high, and is over at that second. */
+  of('turned', { activity: id, phase: z.int().min(0), mode: id, second, until: second }),
+  /** Something that goes into a dish is not there: left out, or something else goes in instead. */
+  of('missing', { dish: id, item: z.string().min(1).max(300), instead: z.string().max(300) }),
   of('paused', {}),
   of('resumed', {}),
   /** The ingredient with this number in the line is in. */
   of('added', { key: id, amount: z.int().min(0) }),
   of('temperature', { dish: id, activity: id.optional(), celsius: z.number().min(-60).max(400) }),
-  of('note', { text: z.string().min(1).max(2000), dish: id.optional(), step: id.optional() }),
+  of('note', { text: z.string().min(1).max(2000) }),
   /** From here on it goes by another plan: which of those kept with the session. */
   of('planned', { plan: z.int().min(1), words: z.string() }),
   /** An earlier event did not happen. */
   of('undone', { event: id }),
   /** An earlier event was at another time. */
   of('corrected', { event: id, from: second, to: second }),
-  of('ended', {}),
 ])
 
 export type Event = z.output<typeof eventSchema>
@@ -84,3 +92,19 @@ export function counting(events: readonly Event[]): Event[] {
 /** All that counts of one kind. */
 export const ofKind = <K extends Event['kind']>(events: readonly Event[], kind: K): EventOf<K>[] =>
   events.filter((e): e is EventOf<K> => e.kind === kind)
+
+/** What cannot go on as it was told once it has happened, however little anything is late. */
+export const FORCED: ReadonlySet<Event['kind']> = new Set([
+  'out',
+  'back',
+  'later',
+  'handed',
+  'given-up',
+  'extra',
+  'turned',
+])
+
+/** What changes nothing that a plan goes by. */
+const MERE: ReadonlySet<Event['kind']> = new Set(['heard', 'added', 'note', 'missing'])
+/** Whether a plan that does not know of an event is out of date. */
+export const isFact = ({ kind }: Event): boolean => !MERE.has(kind)

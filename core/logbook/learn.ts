@@ -19,6 +19,8 @@ const PRIOR = 4
 const SHORT = 45
 /** A timer that was forgotten, or ticked off before it was begun: no more than so much is believed. */
 const MOST = 2.5
+/** Of fewer pieces nobody can say how far apart they lie. */
+const ENOUGH = 5
 /** Beyond so many deviations from the middle a piece counts no further. */
 const OUTLIER = 2
 
@@ -73,22 +75,31 @@ function robust(values: readonly number[]): { mean: number; deviation: number } 
   return { mean: drawn.reduce((a, b) => a + b, 0) / drawn.length, deviation }
 }
 
+const percentOf = (factor: number) => Math.round(Math.min(300, Math.max(30, 100 * factor)))
+
 /** The kitchen with what its people's sessions have taught; what was refused stays refused. */
 export function withLearned(kitchen: Kitchen, learned: readonly Learned[]): Kitchen {
   return {
     ...kitchen,
     people: kitchen.people.map((person) => {
       const own = learned.filter((l) => l.cook === person.id)
-      if (!own.length) return person
+      const { learned: before, ...rest } = person
+      if (!own.length) return rest
       return {
-        ...person,
-        learned: own.map(({ work, factor, pieces }) => ({
+        ...rest,
+        learned: own.map(({ work, factor, spread, pieces }) => ({
           work,
-          percent: Math.round(Math.min(300, Math.max(30, 100 * factor))),
+          percent: percentOf(factor),
           pieces,
-          ...(person.learned?.some((l) => l.work === work && l.refused)
-            ? { refused: true as const }
-            : {}),
+          ...(pieces < ENOUGH
+            ? {}
+            : {
+                between: [percentOf(factor / spread), percentOf(factor * spread)] as [
+                  number,
+                  number,
+                ],
+              }),
+          ...(before?.some((l) => l.work === work && l.refused) ? { refused: true as const } : {}),
         })),
       }
     }),

@@ -1,6 +1,7 @@
-import type { Instruction } from '../guide'
+import { isTickedOff, type Instruction } from '../guide'
 import { counting, ofKind, type EventOf } from './events'
-import type { Running, Standing } from './standing'
+import { givenUp } from './givenUp'
+import { stoodStill, type Running, type Standing } from './standing'
 
 /** A line of the plan as things stand: when it comes or came, and whether it is behind the cooks. */
 export interface Turn {
@@ -14,23 +15,15 @@ export interface Turn {
   waits: boolean
 }
 
-/** Lines that are only looked at: what goes on meanwhile wants an eye, and is nothing to tick off. */
-const isWatching = (line: Instruction) => line.key.endsWith('#mind')
-
 /** All that is told to anybody, in the order in which it is expected. */
-export function turnsOf({ lines, events: all, problem }: Running, standing: Standing): Turn[] {
+export function turnsOf(running: Running, standing: Standing): Turn[] {
+  const { lines, events: all, plan } = running
   const { net, course, now } = standing
   const events = counting(all)
   const done = ofKind(events, 'done')
   const ticked = new Set(done.map((e) => e.key))
+  const gone = givenUp(running)
   const nodes = new Map(net.runs.map((r) => [r.activity.id, r]))
-  const followers = new Map<string, string[]>()
-  for (const { from, to, kind } of problem.relations)
-    if (kind[0] === 'F') followers.set(from, [...(followers.get(from) ?? []), to])
-  const begun = (id: string) => {
-    const run = nodes.get(id)
-    return run !== undefined && net.fixed[run.start] === 1
-  }
   const waitsAt = (instant: number): boolean => {
     const at = course.at[instant]!
     if (net.fixed[instant] || at > now + 1) return false
@@ -40,51 +33,43 @@ export function turnsOf({ lines, events: all, problem }: Running, standing: Stan
     }
     return false
   }
-  const turns = lines
-    .filter((l) => !isWatching(l))
-    .map((line): Turn => {
-      const run = line.activity === undefined ? undefined : nodes.get(line.activity)
-      if (run && line.points) {
-        const [first, last] = [run.start + line.points[0], run.start + line.points[1]]
-        const moved = line.points[0] === line.points[1]
-        const passed =
-          moved &&
-          (course.at[last]! <= now || last === run.end) &&
-          (net.fixed.subarray(last, run.end + 1).some((x) => x === 1) ||
-            (last === run.end && (followers.get(run.activity.id) ?? []).some(begun)))
-        return {
-          line,
-          from: course.at[first]!,
-          to: course.at[last]!,
-          over: net.fixed[last] === 1 || passed,
-          waits: waitsAt(first),
-        }
-      }
-      if (line.kind === 'wash') {
-        const k = standing.plan.chores.findIndex(
-          (c, i) => c.station === line.places[0] && planned(net, i) === line.at,
-        )
-        const chore = k < 0 ? undefined : net.chores[k]
-        if (chore)
-          return {
-            line,
-            from: course.at[chore.from]!,
-            to: course.at[chore.to]!,
-            over: net.fixed[chore.to] === 1,
-            waits: waitsAt(chore.from),
-          }
-      }
-      // A look comes with what it is about; the rest goes with what its cook does next.
-      const late = run ? course.at[run.end]! - net.planned[run.end]! : undefined
-      const shift = late ?? Number.NaN
+  const plannedEnd = new Map(plan.activities.map((a) => [a.id, a.end]))
+  const turns = lines.filter(isTickedOff).map((line): Turn => {
+    const run = line.activity === undefined ? undefined : nodes.get(line.activity)
+    if (run && line.points) {
+      const [first, last] = [run.start + line.points[0], run.start + line.points[1]]
+      // What came by itself is behind whoever has said anything that comes after it.
+      const passed = first === last && net.fixed.subarray(last, run.end + 1).some((x) => x === 1)
       return {
         line,
-        from: line.at + shift,
-        to: line.free + shift,
-        over: ticked.has(line.key),
-        waits: false,
+        from: course.at[first]!,
+        to: course.at[last]!,
+        over: net.fixed[last] === 1 || passed,
+        waits: waitsAt(first),
       }
-    })
+    }
+    if (line.kind === 'wash') {
+      const k = plan.chores.findIndex((c) => c.station === line.places[0] && c.from === line.at)
+      const chore = net.chores[k]
+      if (chore)
+        return {
+          line,
+          from: course.at[chore.from]!,
+          to: course.at[chore.to]!,
+          over: net.fixed[chore.to] === 1,
+          waits: waitsAt(chore.from),
+        }
+    }
+    // A look comes with what it is about; the rest goes with what its cook does next.
+    const shift = run ? course.at[run.end]! - plannedEnd.get(run.activity.id)! : Number.NaN
+    return {
+      line,
+      from: line.at + shift,
+      to: line.free + shift,
+      over: ticked.has(line.key) || gone.has(line.dish ?? ''),
+      waits: false,
+    }
+  })
   shiftRest(turns)
   passOver(turns, done)
   // What has come to its end is seen to when it has, whenever the plan would have had it.
@@ -93,9 +78,6 @@ export function turnsOf({ lines, events: all, problem }: Running, standing: Stan
     .sort((a, b) => a.turn.from - b.turn.from || a.k - b.k)
     .map(({ turn }) => turn)
 }
-
-/** When the plan had a wash, before anybody told when it was. */
-const planned = (net: Standing['net'], k: number): number => net.choresPlanned[k]!
 
 /** What has no time of its own moves with what the same cook does next, else did last. */
 function shiftRest(turns: Turn[]): void {
@@ -140,16 +122,16 @@ export interface InHand {
 /** What one cook is told now, next and soon. */
 export function inHand(
   turns: readonly Turn[],
-  running: Pick<Running, 'events'>,
+  { events }: Pick<Running, 'events'>,
   cook: string,
-  now: number,
+  { now, pauses }: Pick<Standing, 'now' | 'pauses'>,
 ): InHand {
   const own = turns.filter((t) => t.line.cook === cook && !t.over)
   // Where one thing waits for somebody else, another may be done meanwhile.
   const due = own.findIndex((t) => !t.waits && t.from <= now + 1)
   if (due > 0) own.unshift(...own.splice(due, 1))
   const [first] = own
-  const done = ofKind(counting(running.events), 'done').filter((e) => e.cook === cook)
+  const done = ofKind(counting(events), 'done').filter((e) => e.cook === cook)
   const since = done.reduce((most, e) => Math.max(most, e.to), 0)
   const length = first ? first.line.free - first.line.at : 0
   const begun = first ? Math.max(since, first.from) : now
@@ -158,7 +140,9 @@ export function inHand(
     next: own.slice(1, 3),
     since,
     startsIn: first ? Math.max(0, Math.ceil(first.from - now)) : 0,
-    left: first ? Math.round(length - Math.max(0, now - begun)) : 0,
+    left: first
+      ? Math.round(length - Math.max(0, now - begun - stoodStill(pauses, begun, now)))
+      : 0,
   }
 }
 

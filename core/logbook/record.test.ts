@@ -52,6 +52,26 @@ describe('the record of a session', () => {
     expect(ended.length).toBeLessThan(reportOf(record).dishes.length)
   })
 
+  it('says what came out otherwise than planned', () => {
+    const [dish, other] = record.dishes
+    const changed: CookedRecord = {
+      ...record,
+      cooking: {
+        ...record.cooking,
+        events: [
+          ...record.cooking.events,
+          { id: 'x1', at: 60_000, kind: 'given-up', dish: dish!.id, second: 60 },
+          { id: 'x2', at: 90_000, kind: 'missing', dish: other!.id, item: 'leeks', instead: '' },
+        ],
+      },
+    }
+    expect(reportOf(record).changes).toEqual([])
+    expect(reportOf(changed).changes).toEqual([
+      { at: 60, kind: 'given-up', dish: dish!.name },
+      { at: 90, kind: 'missing', dish: other!.name, food: 'leeks', instead: '' },
+    ])
+  })
+
   it('is a table with a line for each thing that was done', () => {
     const [head, ...rows] = reportTable(record).split('\n')
     expect(head).toContain('planned seconds,real seconds')
@@ -85,6 +105,16 @@ describe('what is learned', () => {
     const five = learnFrom(Array.from({ length: 5 }, () => paced(slowAtCutting)))
     expect(cut(five).factor).toBeGreaterThan(cut(once).factor)
     expect(Math.abs(cut(five).factor - 1.35)).toBeLessThan(0.05)
+    // Where everything took alike, single pieces lie close together; where one forgets, not all.
+    const between = (records: CookedRecord[]) =>
+      withLearned(demoKitchen, learnFrom(records))
+        .people.find((p) => p.id === 'runa')!
+        .learned!.find((l) => l.work === 'cut')!.between!
+    const [low, high] = between([paced(slowAtCutting)])
+    expect(high - low).toBeLessThan(10)
+    const half = { ...paced(() => 2), id: 'another' }
+    const [from, to] = between([paced(() => 1), half])
+    expect(to - from).toBeGreaterThan(40)
     expect(cut(five).pieces).toBe(5 * cut(once).pieces)
   })
 
@@ -95,6 +125,32 @@ describe('what is learned', () => {
       const before = even.find((x) => x.cook === l.cook && x.work === l.work)!
       expect(Math.abs(l.factor / before.factor - 1)).toBeLessThan(0.12)
     }
+  })
+
+  it('counts no pause, and forgets what no session in the logbook teaches any more', () => {
+    const even = paced(() => 1)
+    const [long] = even.cooking.events
+      .filter((e) => e.kind === 'done' && e.to - e.from >= 300)
+      .toReversed()
+    if (long?.kind !== 'done') throw new Error('nothing long was done')
+    const { from } = long
+    const middle = (from + long.to) / 2
+    const paused = {
+      ...even,
+      cooking: {
+        ...even.cooking,
+        events: [
+          ...even.cooking.events.map((e) => (e === long ? { ...e, to: e.to + 900 } : e)),
+          { id: 'p', at: middle * 1000, kind: 'paused' as const },
+          { id: 'r', at: (middle + 900) * 1000, kind: 'resumed' as const },
+        ],
+      },
+    }
+    const real = (r: CookedRecord) => reportOf(r).pieces.find((p) => p.event === long.id)!.real
+    expect(real(paused)).toBe(real(even))
+    const taught = withLearned(demoKitchen, learnFrom([even]))
+    expect(taught.people.some((p) => p.learned?.length)).toBe(true)
+    expect(withLearned(taught, [])).toEqual(demoKitchen)
   })
 
   it('goes into the next plan, and not where it is refused', () => {

@@ -3,6 +3,7 @@ import type { Kitchen } from '../kitchen'
 import type { CompiledSession, Session } from '../session'
 import { cookingSchema, type Cooking } from './cooking'
 import { counting, ofKind } from './events'
+import { pausesIn, stoodStill } from './standing'
 
 const id = z.string().min(1)
 const second = z.number().min(0)
@@ -25,6 +26,7 @@ export const recordSchema = z.strictObject({
   format: z.literal('cadrum/record@1'),
   id,
   name: z.string().min(1).max(120),
+  kitchen: id,
   /** Milliseconds since the epoch. */
   endedAt: z.int().min(0),
   cooking: cookingSchema,
@@ -52,6 +54,7 @@ export function recordOf(input: {
     format: 'cadrum/record@1',
     id: `${session.id} ${cooking.startedAt}`,
     name: session.name,
+    kitchen: kitchen.id,
     endedAt,
     ...(input.stopped ? { stopped: true as const } : {}),
     // The plans on the way were for going on: what is kept is what it began with, and what came of it.
@@ -91,6 +94,7 @@ export interface Piece {
   planned: number
   /** What `planned` would have been before anything was learned, as a factor on it. */
   learned: number
+  /** What it took, without what everybody stood still. */
   real: number
   from: number
   to: number
@@ -100,6 +104,7 @@ export interface Piece {
 /** Every piece of hands work that was told, with what it was planned to take by the first plan. */
 export function piecesOf(record: CookedRecord): Piece[] {
   const steps = new Map(record.steps.map((s) => [s.activity, s]))
+  const pauses = pausesIn(record.cooking.events, record.cooking.startedAt)
   return ofKind(counting(record.cooking.events), 'done').map((e) => {
     const step = e.activity === undefined ? undefined : steps.get(e.activity)
     const [a, b] = e.points ?? [0, 0]
@@ -114,7 +119,7 @@ export function piecesOf(record: CookedRecord): Piece[] {
       work: step?.work ?? e.is,
       planned: Math.max(0, planned),
       learned: step?.learned ?? 1,
-      real: e.to - e.from,
+      real: e.to - e.from - stoodStill(pauses, e.from, e.to),
       from: e.from,
       to: e.to,
       skipped: e.skipped === true,

@@ -1,3 +1,4 @@
+import Papa from 'papaparse'
 import { counting, ofKind } from './events'
 import { piecesOf, type CookedRecord, type Piece } from './record'
 import { pausesIn } from './standing'
@@ -25,6 +26,14 @@ export interface Report {
   notes: { text: string; at: number }[]
   temperatures: { dish: string; celsius: number; at: number }[]
   skipped: string[]
+  /** What came out otherwise than was planned: a dish more, a dish given up, something else that went in. */
+  changes: {
+    at: number
+    kind: 'extra' | 'given-up' | 'missing'
+    dish: string
+    food?: string
+    instead?: string
+  }[]
   /** How often it was planned anew. */
   anew: number
 }
@@ -73,6 +82,14 @@ export function reportOf(record: CookedRecord): Report {
       at: second(e.at),
     })),
     skipped: pieces.filter((p) => p.skipped).map((p) => p.text),
+    changes: events.flatMap((e): Report['changes'] => {
+      const dish = 'dish' in e ? record.dishes.find((d) => d.id === e.dish)?.name : undefined
+      if (dish === undefined) return []
+      const at = second(e.at)
+      if (e.kind === 'missing')
+        return [{ at, kind: e.kind, dish, food: e.item, instead: e.instead }]
+      return e.kind === 'extra' || e.kind === 'given-up' ? [{ at, kind: e.kind, dish }] : []
+    }),
     anew: ofKind(events, 'planned').length,
   }
 }
@@ -120,10 +137,6 @@ function whereTimeWent(
 export function reportTable(record: CookedRecord): string {
   const name = (list: readonly { id: string; name: string }[], id: string) =>
     list.find((x) => x.id === id)?.name ?? id
-  const cell = (value: string | number) => {
-    const text = String(value)
-    return /[",\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text
-  }
   const rows = piecesOf(record).map((p) => [
     p.from,
     p.to,
@@ -135,10 +148,17 @@ export function reportTable(record: CookedRecord): string {
     p.real,
     p.skipped ? 'left out' : '',
   ])
-  return [
-    ['from', 'to', 'person', 'dish', 'work', 'step', 'planned seconds', 'real seconds', 'note'],
-    ...rows,
+  const fields = [
+    'from',
+    'to',
+    'person',
+    'dish',
+    'work',
+    'step',
+    'planned seconds',
+    'real seconds',
+    'note',
   ]
-    .map((row) => row.map(cell).join(','))
-    .join('\n')
+  // What begins like a formula is none, whoever opens the table.
+  return Papa.unparse({ fields, data: rows }, { newline: '\n', escapeFormulae: true })
 }

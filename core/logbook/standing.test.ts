@@ -5,7 +5,7 @@ import type { Instruction } from '../guide'
 import type { CompiledSession } from '../session'
 import { startAnew, worthTelling } from './anew'
 import { doneEarlier, moreFor, skippedOf } from './acts'
-import { problemLeft } from './asked'
+import { ableTo, problemLeft, stuckWithout } from './asked'
 import { counting, type Event } from './events'
 import { doneOf, inHand, turnsOf } from './queue'
 import { timersAt } from './timers'
@@ -88,9 +88,9 @@ const lines = [
 ]
 let n = 0
 const event = (e: object, at = 0): Event => ({ id: `e${n++}`, at: at * 1000, ...e }) as Event
-const running = (...events: Event[]): Running => ({ problem, plan, lines, events })
+const running = (...events: Event[]): Running => ({ problem, plan, lines, events, links: [] })
 const handOf = (r: Running, cook: string, now: number) =>
-  inHand(turnsOf(r, standingAt(r, now)), r, cook, now)
+  inHand(turnsOf(r, standingAt(r, now)), r, cook, standingAt(r, now))
 /** The session after this cook has ticked off what is in hand at that second. */
 const ticked = (r: Running, cook: string, now: number) => {
   const hand = handOf(r, cook, now)
@@ -134,7 +134,7 @@ describe('where a session stands', () => {
     const before = both(...simmering.events)
     const turns = turnsOf(before, standingAt(before, 2000))
     expect(turns.filter((t) => t.waits).map((t) => t.line.activity)).toEqual(['pack'])
-    expect(inHand(turns, before, 'bo', 2000).now!.line.activity).toBe('peel')
+    expect(inHand(turns, before, 'bo', standingAt(before, 2000)).now!.line.activity).toBe('peel')
     const off = both(...ticked(simmering, 'ana', 1950).events)
     expect(turnsOf(off, standingAt(off, 2000)).some((t) => t.waits)).toBe(false)
   })
@@ -190,6 +190,39 @@ describe('where a session stands', () => {
     expect(course.activities.find((a) => a.id === 'pack')!.start).toBe(2300)
   })
 
+  it('counts no pause as work', () => {
+    const still = running(event({ kind: 'paused' }, 100), event({ kind: 'resumed' }, 400))
+    const at = (now: number) => {
+      const standing = standingAt(still, now, pausesIn(still.events, 0))
+      return inHand(turnsOf(still, standing), still, 'ana', standing).left
+    }
+    expect([at(100), at(400), at(500)]).toEqual([500, 500, 400])
+  })
+
+  it('has a cook go on with the next thing while one is put off', () => {
+    const chopped = ticked(running(), 'ana', 600)
+    const simmering = ticked(chopped, 'ana', 600)
+    const off = ticked(simmering, 'ana', 1800)
+    const sweep = { ...line('peel', 'do', [0, 1], 'ana'), at: 2000 }
+    const put = (...events: Event[]): Running => ({
+      ...running(...events),
+      plan: {
+        ...plan,
+        activities: plan.activities.map((a) =>
+          a.id === 'peel'
+            ? { ...a, start: 1920, end: 2220, phases: [{ from: 1920, to: 2220, cook: 'ana' }] }
+            : a,
+        ),
+      },
+      lines: [...lines.filter((l) => l.activity !== 'peel'), sweep],
+    })
+    const before = put(...off.events)
+    expect(handOf(before, 'ana', 1810).now!.line.activity).toBe('pack')
+    const later = put(...off.events, event({ kind: 'later', activity: 'pack', until: 2700 }, 1810))
+    expect(handOf(later, 'ana', 1811).now!.line.activity).toBe('peel')
+    expect(handOf(later, 'ana', 2710).next.length + 1).toBe(2)
+  })
+
   it('counts nothing twice, nothing that was undone, and what was set right as it is right', () => {
     const done = ticked(running(), 'ana', 900).events[0]!
     expect(counting([done, done])).toEqual([done])
@@ -228,6 +261,41 @@ describe('what is left to plan', () => {
     expect(simmer.start).toBeGreaterThanOrEqual(900)
     expect(simmer.stations[0]).not.toBe(run('simmer').stations[0])
     expect(worthTelling(asked, standing.plan, anew.best()!)).toBe(true)
+  })
+
+  it('says what nothing else can do where a place is gone, and plans the rest all the same', () => {
+    const out = (id: string) => event({ kind: 'out', station: id })
+    const one = running(out('left'))
+    expect(stuckWithout(one, standingAt(one, 10))).toEqual([])
+    const none = running(out('left'), out('right'))
+    const standing = standingAt(none, 10)
+    expect(stuckWithout(none, standing)).toEqual(['simmer'])
+    const anew = startAnew(problemLeft(none, standing), standing.plan, { iterations: 40 })
+    while (anew.advance(Infinity));
+    expect(anew.best()!.plan.activities).toHaveLength(4)
+    expect(anew.best()!.plan.makespan).toBeLessThan(10_000)
+  })
+
+  it('is for nobody who is not able to do it', () => {
+    const skilful = problemOf({
+      cooks: [
+        { id: 'ana', skills: ['knife', 'heat'] },
+        { id: 'ivo', skills: ['simple'] },
+      ],
+      activities: [
+        {
+          id: 'chop',
+          label: 'chop',
+          modes: [{ id: 'm', phases: [{ seconds: [60, 60], hands: { skill: 'knife' } }] }],
+        },
+        {
+          id: 'stir',
+          label: 'stir',
+          modes: [{ id: 'm', phases: [{ seconds: [60, 60], hands: { skill: 'simple' } }] }],
+        },
+      ],
+    })
+    expect([ableTo(skilful, 'chop'), ableTo(skilful, 'stir')]).toEqual([['ana'], ['ivo']])
   })
 
   it('gives to another what is handed over', () => {

@@ -1,5 +1,6 @@
 import type { Instruction } from '../guide'
 import type { Plan } from '../plan'
+import type { FoodWait } from '../session'
 import type { Phase, Problem, Progress } from '../problem'
 import {
   brokenIn,
@@ -12,6 +13,7 @@ import {
   type Network,
 } from '../rehearsal'
 import { counting, ofKind, type Event } from './events'
+import { givenUp, remaining } from './givenUp'
 
 /** The plan that is gone by, and everything that happened since the session began. */
 export interface Running {
@@ -21,13 +23,18 @@ export interface Running {
   /** What is told by that plan. */
   lines: readonly Instruction[]
   events: readonly Event[]
+  /** Where food goes from one activity to another. */
+  links: readonly Pick<FoodWait, 'from' | 'to'>[]
 }
 
 /** Where a session stands at an instant, and how it goes on if everybody keeps to the plan's order. */
 export interface Standing {
   now: number
-  /** With `choresPlanned`: when the plan had each wash begin. */
-  net: Network & { choresPlanned: number[] }
+  /** The problem without what was given up. */
+  problem: Problem
+  net: Network
+  /** Stretches in which everybody stood still. */
+  pauses: readonly Stretch[]
   /** Instants that have not come before somebody says so, and nobody has. */
   untold: ReadonlySet<number>
   course: Course
@@ -39,10 +46,13 @@ export interface Standing {
   waits: { between: [string, string]; over: number }[]
 }
 
+/** From when to when, in seconds from the beginning. */
+export type Stretch = readonly [from: number, to: number]
+
 const ENDLESS = Number.MAX_SAFE_INTEGER
 
 /** Stretches in which everybody stood still; one that goes on has no end yet. */
-export function pausesIn(events: readonly Event[], startedAt: number): [number, number][] {
+export function pausesIn(events: readonly Event[], startedAt: number): Stretch[] {
   const out: [number, number][] = []
   const second = (at: number) => Math.max(0, Math.round((at - startedAt) / 1000))
   for (const e of counting(events)) {
@@ -53,8 +63,16 @@ export function pausesIn(events: readonly Event[], startedAt: number): [number, 
   return out
 }
 
+/** For how long everybody stood still between two instants, in seconds. */
+export const stoodStill = (pauses: readonly Stretch[], from: number, to: number): number =>
+  pauses.reduce((sum, [a, b]) => sum + Math.max(0, Math.min(b, to) - Math.max(a, from)), 0)
+
 /** The instants that events have told, by activity: [its beginning, the end of its first phase, …]. */
-function toldInstants(events: readonly Event[], plan: Plan): Map<string, (number | undefined)[]> {
+function toldInstants(
+  events: readonly Event[],
+  { problem, plan }: { problem: Problem; plan: Plan },
+  gone: ReadonlyMap<string, number>,
+): Map<string, (number | undefined)[]> {
   const runs = new Map(plan.activities.map((a) => [a.id, a]))
   const told = new Map<string, (number | undefined)[]>()
   for (const { activity, points, from, to } of ofKind(events, 'done')) {
@@ -75,6 +93,14 @@ function toldInstants(events: readonly Event[], plan: Plan): Map<string, (number
             ? Math.round(from + ((to - from) * (planned(k) - planned(first))) / whole)
             : from
   }
+  const dishOf = new Map(problem.activities.map((a) => [a.id, a.dish]))
+  for (const run of gone.size ? plan.activities : []) {
+    const second = gone.get(dishOf.get(run.id) ?? '')
+    if (second === undefined) continue
+    const instants = told.get(run.id) ?? []
+    told.set(run.id, instants)
+    for (let k = 0; k <= run.phases.length; k++) instants[k] ??= second
+  }
   return told
 }
 
@@ -86,19 +112,21 @@ function toldInstants(events: readonly Event[], plan: Plan): Map<string, (number
 export function standingAt(
   running: Running,
   now: number,
-  pauses: [number, number][] = [],
+  pauses: readonly Stretch[] = [],
 ): Standing {
-  const { problem, plan, lines } = running
+  const { lines } = running
+  const { problem, plan } = remaining(running)
   const events = counting(running.events)
   const made = madeFor(problem, plan)
   const net = {
     ...made,
     planned: made.planned.slice(),
     fixed: made.fixed.slice(),
-    absences: new Map(made.absences),
-    choresPlanned: plan.chores.map((c) => c.from),
+    arcFrom: made.arcFrom.slice(),
+    arcLag: made.arcLag.slice(),
+    spare: made.spare.slice(),
   }
-  const told = toldInstants(events, plan)
+  const told = toldInstants(events, { problem, plan }, givenUp(running))
   const pin = (instant: number, at: number) => {
     net.planned[instant] = at
     net.fixed[instant] = 1
@@ -148,35 +176,44 @@ export function standingAt(
     const run = nodes.get(activity)
     if (run) held.set(run.start, Math.max(held.get(run.start) ?? 0, from + 1))
   }
-  /** Hands begin nothing while everybody stands still. */
-  const begins = new Set(net.draws.flatMap((d, k) => (d.kind === 'hands' ? [k] : [])))
-  const starts = new Map<number, number>()
-  net.arcDraw.forEach((draw, j) => begins.has(draw) && starts.set(net.arcFrom[j]!, draw))
-  for (const instant of starts.keys())
-    if (pauses.length)
-      net.absences.set(instant, {
-        away: [
-          ...(net.absences.get(instant)?.away ?? []),
-          ...pauses.map(([a, b]) => [a, b === ENDLESS ? Math.max(a, now) : b] as const),
-        ],
-        draw: starts.get(instant)!,
-      })
-  const more = new Map(ofKind(events, 'more').map((e) => [`${e.activity} ${e.phase}`, e.until]))
+  const still = pauses.map(([a, b]): Stretch => [a, b === ENDLESS ? Math.max(a, now) : b])
+  // Meanwhile the cook goes on with what would have come after it.
+  const setAside = new Set<number>()
+  for (const { start, end } of net.runs)
+    if ((held.get(start) ?? 0) > now && !net.fixed[start])
+      for (let i = start; i <= end; i++) setAside.add(i)
+  net.arcFrom.forEach((before, j) => {
+    if (!net.arcInTurn[j] || !setAside.has(before)) return
+    net.arcFrom[j] = 0
+    net.arcLag[j] = 0
+  })
   const wanted = new Map<number, number>()
-  for (const [key, until] of more) {
-    const [id, phase] = key.split(' ')
-    const run = nodes.get(id!)
-    if (run) wanted.set(run.start + Number(phase) + 1, until)
+  for (const { activity, phase, until } of ofKind(events, 'more')) {
+    const run = nodes.get(activity)
+    if (run) wanted.set(run.start + phase + 1, until)
+  }
+  // What goes on another way from some instant on takes what that way takes from there.
+  const turned = new Map<string, number>()
+  for (const { activity, phase, until } of ofKind(events, 'turned')) {
+    const run = nodes.get(activity)
+    if (!run || net.fixed[run.start + phase + 1]) continue
+    const before = net.fixed[run.start + phase]
+      ? net.planned[run.start + phase]!
+      : made.planned[run.start + phase]!
+    turned.set(net.draws[run.draw + phase]!.key, Math.max(0, until - before))
+    net.spare[run.start + phase + 1] = 0
   }
   const from = (i: number): number =>
     Math.max(waitsToBeTold.has(i) ? now : 0, held.get(i) ?? 0, wanted.get(i) ?? 0)
-  const course = follow(net, { of: (d) => [d.seconds, 0] }, from)
+  const course = follow(net, { of: (d) => [turned.get(d.key) ?? d.seconds, 0] }, { from, still })
   return {
     now,
+    problem,
     net,
+    pauses,
     untold: new Set([...waitsToBeTold].filter((i) => !net.fixed[i])),
     course,
-    plan: coursePlan({ ...problem, progress: undefined }, plan, net, course),
+    plan: coursePlan(problem, plan, net, course),
     finish: finishOf(net, course),
     waits: brokenIn(net, course).map(({ limit, over }) => ({
       between: net.limits[limit]!.between,
@@ -191,7 +228,7 @@ const networks = new WeakMap<Plan, Network>()
 function madeFor(problem: Problem, plan: Plan): Network {
   const known = networks.get(plan)
   if (known) return known
-  const made = networkOf({ ...problem, progress: undefined }, plan)
+  const made = networkOf(problem, plan)
   networks.set(plan, made)
   return made
 }
@@ -209,8 +246,8 @@ function washOf(plan: Plan, station: string, { key, from }: { key: string; from:
 }
 
 /** What has happened by now, as the contract words it. */
-export function progressOf(problem: Problem, { net, course, now, plan }: Standing): Progress {
-  const facts = factsAt({ ...problem, progress: undefined }, plan, net, course, now)
+export function progressOf({ problem, net, course, now, plan }: Standing): Progress {
+  const facts = factsAt(problem, plan, net, course, now)
   // Bakes that were left out leave no heat behind.
   return { ...facts, heats: facts.heats.filter((h) => h.to === null || h.to > h.from) }
 }

@@ -26,7 +26,6 @@ export function timersAt(
   compiled: CompiledSession,
 ): Timer[] {
   const events = counting(running.events)
-  const told = new Set(ofKind(events, 'done').map((e) => e.key))
   const out: Timer[] = []
   plan.activities.forEach((run, i) => {
     const { start, mode } = net.runs[i]!
@@ -37,23 +36,11 @@ export function timersAt(
       const [begins, ends] = [start + k, start + k + 1]
       const from = course.at[begins]!
       // What nobody has said to have put on is not timed.
-      if (from > now || untold.has(begins) || net.fixed[ends] || told.has(`${run.id}#end`)) return
-      const more = events.filter(
-        (e) => e.kind === 'more' && e.activity === run.id && e.phase === k,
-      ) as { until: number }[]
+      if (from > now || untold.has(begins) || net.fixed[ends]) return
+      const own = (e: { activity: string; phase: number }) => e.activity === run.id && e.phase === k
+      const more = ofKind(events, 'more').filter(own)
       const due = Math.max(from + phase.seconds[0], ...more.map((m) => m.until))
-      // What comes after it has begun: nobody needs to be told of its end any more.
-      const gone = running.problem.relations.some((r) => {
-        const next =
-          r.from === run.id && r.kind === 'FS'
-            ? net.runs.find((x) => x.activity.id === r.to)
-            : undefined
-        return next !== undefined && net.fixed[next.start] === 1
-      })
-      if (gone) return
-      const heard = ofKind(events, 'heard').some(
-        (e) => e.activity === run.id && e.phase === k && e.second >= due,
-      )
+      const heard = ofKind(events, 'heard').some((e) => own(e) && e.second >= due)
       out.push({
         activity: run.id,
         phase: k,

@@ -8,6 +8,13 @@ export const measuresSchema = z.strictObject({
   clock: z.enum(['24', '12']),
   /** The first day of the week. */
   week: z.enum(['monday', 'sunday', 'saturday']),
+  /** The currency that it pays in, by its three letters; prices are figures without one until it is said. */
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/, { message: 'is not a currency by its three letters, like EUR' })
+    .optional(),
+  /** The sections of its shop in the order in which it walks them. */
+  sections: z.array(z.string().min(1).max(40)).max(40).optional(),
 })
 export type Measures = z.output<typeof measuresSchema>
 export type Degrees = Measures['degrees']

@@ -159,5 +159,7 @@ const nameOf = ({ item }: Ingredient) =>
 
 /** What a piece of something is counted as here, in grams: an estimate of ours. */
 const PIECE = 100
-const grams = ({ amount, unit }: Ingredient) =>
-  amount * (unit === 'piece' ? PIECE : (WITH_SPOONS[unit] ?? 1))
+const EGG = 55
+const grams = ({ amount, unit, item }: Ingredient) =>
+  amount *
+  (unit === 'piece' ? (/\begg\b|\beggs\b/i.test(item) ? EGG : PIECE) : (WITH_SPOONS[unit] ?? 1))

@@ -35,6 +35,7 @@ export {
   foodLinks,
   goesInto,
   HOLDS_FOOD,
+  inOrder,
   lotsOf,
   standingBetween,
   staysIn,
@@ -44,7 +45,14 @@ export {
   type Lot,
   type VesselRun,
 } from './flow'
-export { ingredientLine, packsIn, withIngredient, withoutIngredient } from './ingredients'
+export {
+  ingredientLine,
+  insteadIn,
+  itemIn,
+  packsIn,
+  withIngredient,
+  withoutIngredient,
+} from './ingredients'
 export { indexOf, search } from './search'
 export { leftOver, readAmount, readLeaving, takersOf, type Offer } from './leftOver'
 export { mainOf } from './mainOf'
@@ -53,7 +61,9 @@ export { freeId, idFor, markFor } from './naming'
 export { plannable } from './plannable'
 export { readRecipe } from './read'
 export { canSplit, readKinds, type Kind } from './variants'
-export { sharesOf } from './shares'
+export { getsReady, sharesOf } from './shares'
+export { singular } from './text/ingredientLine'
+export { withSwaps, type Swap } from './swaps'
 export { named, onlyWhen, whenOf, withInstead } from './routes'
 export {
   recipeSchema,

@@ -35,6 +35,11 @@ function packsText(i: Ingredient): string {
   return near && quarters === 1 ? ` (1 pack of ${size})` : ` (${count}of a ${size} pack)`
 }
 
+/** The food that a line as a cook writes it is of: `double cream` of `200 ml double cream, whipped`. */
+export const itemIn = (line: string): string => readIngredientLine(line).item
+/** What a line says may go in instead, if it says so. */
+export const insteadIn = (line: string): string | undefined => readIngredientLine(line).instead
+
 /** How many packs the amount is; undefined where it does not come in packs. */
 export function packsIn(i: Ingredient): number | undefined {
   const own = IN_SMALL[i.unit]

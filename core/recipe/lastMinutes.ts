@@ -1,5 +1,6 @@
 import { freeId } from './naming'
 import { durationsIn } from './text/durations'
+import { goesInLate } from './text/references'
 import { cooks } from './work'
 import type { StepRead } from './text/drafts'
 
@@ -33,7 +34,9 @@ export function withLastMinutes(steps: readonly StepRead[]): StepRead[] {
     }
     out = out.flatMap((s) => {
       if (s === cooking)
-        return [{ ...s, minutes: [least - minutes, most - minutes] as [number, number] }]
+        return [
+          { ...s, minutes: [least - minutes, most - minutes] as [number, number], sooner: minutes },
+        ]
       if (s === step) return [s, on]
       return [{ ...s, after: s.after.map((a) => (a.step === step.id ? { ...a, step: fresh } : a)) }]
     })
@@ -42,7 +45,6 @@ export function withLastMinutes(steps: readonly StepRead[]): StepRead[] {
 }
 
 function lastIn(text: string): number | undefined {
-  const m = /\b(?:for|in) the last\b/i.exec(text)
-  if (!m) return undefined
+  if (!/\b(?:for|in) the last\b/i.test(text) && !goesInLate(text)) return undefined
   return durationsIn(text).find((d) => d.kind === 'moment')?.most
 }

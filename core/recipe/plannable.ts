@@ -5,6 +5,8 @@ import { ingredientOf } from './ingredients'
 import { withLastMinutes } from './lastMinutes'
 import { withPrep } from './prep'
 import { durationsIn } from './text/durations'
+import { isMeat } from './text/foods'
+import { leavesIn } from './text/leaves'
 import { lawOf } from './work'
 
 type StepInput = RecipeInput['steps'][number]
@@ -42,6 +44,7 @@ export function plannable(read: RecipeRead, id: string, mark: string): RecipeInp
     ),
   )
   const store = storeOf(read)
+  const leaves = leavesIn(steps, read.ingredients)
   return {
     format: 'cadrum/recipe@1',
     id,
@@ -51,16 +54,23 @@ export function plannable(read: RecipeRead, id: string, mark: string): RecipeInp
     ingredients: read.ingredients.map((i) => ({ id: i.id, ...ingredientOf(i) })),
     steps: steps.map((s) => stepOf(s, dropped)),
     ...(store ? { store } : {}),
+    ...(leaves.length ? { leaves } : {}),
   }
 }
 
 /** Litres that a serving takes in the cold, where nothing says: an estimate of ours. */
 const SERVING_LITRES = 0.35
 
+/** What is frozen, where the text does not say for how long: three months, as is usual for cooked dishes. */
+const FROZEN = { place: 'freezer', days: 90 } as const
+
 /** Where it is kept, by what the text says of it and of freezing. */
 function storeOf(read: RecipeRead): RecipeInput['store'] {
   const freezes = read.steps.some((s) => /\bfreez/i.test(s.do))
-  const keeps = read.keeps ?? []
+  // The glaze that keeps in its jar is not the meat that it goes on.
+  const perishes = read.ingredients.some((i) => isMeat(i.item))
+  const own = (read.keeps ?? []).filter((k) => k.place !== 'shelf' || !perishes)
+  const keeps = own.length ? own : freezes ? [FROZEN] : []
   const kept = keeps.find((k) => k.place === (freezes ? 'freezer' : 'fridge')) ?? keeps[0]
   if (!kept) return undefined
   const litres = Math.max(0.3, Math.round(Math.min(read.serves, 20) * SERVING_LITRES * 10) / 10)
@@ -117,7 +127,10 @@ function waysOf(
   })
   const dial = s.work === 'slow' ? dialIn(s.do) : undefined
   return dial
-    ? [way('low', [dial.low, dial.low], 'on low'), way('high', [dial.high, dial.high], 'on high')]
+    ? (['low', 'high'] as const).map((id) => {
+        const minutes = Math.max(1, dial[id] - (s.sooner ?? 0))
+        return way(id, [minutes, minutes], `on ${id}`)
+      })
     : [way('as-written', [least, usual])]
 }
 

@@ -93,6 +93,16 @@ export const step = z.strictObject({
   ahead: z.strictObject({ days: z.int().min(1).max(365), how: line.optional() }).optional(),
   /** Runs on after everybody has stopped, and does not count as the session. */
   aside: z.boolean().default(false),
+  /** Food of an earlier sitting that it takes up, and in what state it is. */
+  brings: z
+    .strictObject({
+      uses: z.array(id),
+      is: z.array(z.enum(['raw', 'flesh', 'part', 'cooked', 'cold', 'dough'])),
+    })
+    .optional(),
+  /** It goes on since before the session began, or when that is over: another sitting takes it up. */
+  since: z.literal(true).optional(),
+  beyond: z.literal(true).optional(),
   /** What the cook still has to look at, left from reading a text. */
   doubts: z.array(line).default([]),
 })
@@ -168,6 +178,8 @@ export const recipeSchema = z.strictObject({
         unit: z.enum(UNITS),
         /** Days that it keeps in the fridge. */
         days: z.int().min(0).max(365),
+        /** The step that leaves it; without one it is there when the dish is done. */
+        step: id.optional(),
       }),
     )
     .max(20)

@@ -29,6 +29,15 @@ describe('the share of an ingredient that a step takes', () => {
     expect(of('stir into')).toMatchObject({ yoghurt: 33 })
   })
 
+  it('is all of what is quartered, and a quarter of what is shared out', () => {
+    const of = shares(
+      '1 onion\n200 g butter\n500 g flour',
+      'Quarter the onion. Rub a quarter of the butter into the flour. Fry the onion in the rest of the butter for 10 minutes.',
+    )
+    expect(of('quarter the onion')).toEqual({ onion: 100 })
+    expect(of('rub a quarter')).toMatchObject({ butter: 25 })
+  })
+
   it('is half, and the remaining half', () => {
     const of = shares(
       '60 g butter\n3 leeks\n60 g flour',

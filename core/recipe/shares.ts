@@ -12,9 +12,13 @@ const FRACTIONS: [RegExp, number][] = [
   [/(?:three|3) quarters(?: of)?(?: the)?$|0\.75(?: of)?(?: the)?$/, 0.75],
   [/(?:two|2) thirds(?: of)?(?: the)?$|0\.667(?: of)?(?: the)?$/, 2 / 3],
   [/(?:half|0\.5)(?: of)?(?: the| a| an)?$/, 0.5],
-  [/(?:a |one |1 )?third(?: of)?(?: the)?$|0\.333(?: of)?(?: the)?$/, 1 / 3],
-  [/(?:a |one |1 )?quarter(?: of)?(?: the)?$|0\.25(?: of)?(?: the)?$/, 0.25],
+  [/(?:\b(?:a|one|1) third(?: of)?|\bthird of)(?: the)?$|0\.333(?: of)?(?: the)?$/, 1 / 3],
+  // `Quarter the onion` cuts all of it.
+  [/(?:\b(?:a|one|1) quarter(?: of)?|\bquarter of)(?: the)?$|0\.25(?: of)?(?: the)?$/, 0.25],
 ]
+/** Whether such work gets what goes in ready, and puts it into nothing yet. */
+export const getsReady = (work: WorkKind) => GETS_READY.has(work)
+
 /** Which share of an ingredient the words of a step take: `200 g of the yoghurt`, `half the butter`. */
 function shareIn(text: string, own: Ingredient): number | 'rest' | undefined {
   for (const before of beforeNames(text, own.item)) {

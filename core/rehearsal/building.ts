@@ -42,8 +42,8 @@ export class Building {
     return this.draws.push(draw) - 1
   }
 
-  private arc(from: number, to: number, { lag = 0, draw = -1 } = {}): void {
-    this.arcs.push({ from, to, lag, draw })
+  private arc(from: number, to: number, { lag = 0, draw = -1, inTurn = false } = {}): void {
+    this.arcs.push({ from, to, lag, draw, inTurn })
   }
 
   /** One activity, phase by phase. */
@@ -137,9 +137,9 @@ export class Building {
     hands.sort((a, b) => a.from - b.from || a.to - b.to)
     const clean = pauses(this.problem, hands)
     hands.forEach((h, k) => {
-      if (k > 0) this.arc(hands[k - 1]!.end, h.begin, { lag: clean[k]! })
+      if (k > 0) this.arc(hands[k - 1]!.end, h.begin, { lag: clean[k]!, inTurn: true })
     })
-    for (const [from, to] of flowArcs(load, attention)) this.arc(from, to)
+    for (const [from, to] of flowArcs(load, attention)) this.arc(from, to, { inTurn: true })
   }
 
   /** A place goes from one to the next as it does in the plan, washes included. */

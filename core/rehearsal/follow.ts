@@ -13,6 +13,13 @@ export interface Course {
   took: Float64Array
 }
 
+export interface Following {
+  /** Before when an instant does not come; `now` of the network where nothing is said. */
+  from?: (instant: number) => number
+  /** Stretches in which hands stand still, in order: nothing is begun, and what is in hand waits. */
+  still?: readonly (readonly [from: number, to: number])[]
+}
+
 /**
  * How a session goes where everybody keeps to the order of the plan: each thing begins once all that it
  * comes after in the plan is over, no earlier than planned unless what it waits for was early too, and
@@ -21,7 +28,7 @@ export interface Course {
 export function follow(
   net: Network,
   luck: Pick<Luck, 'of'>,
-  from: (instant: number) => number = () => net.now,
+  { from = () => net.now, still = [] }: Following = {},
 ): Course {
   const { order, first, arcFrom, arcLag, arcDraw, planned, spare, fixed, draws, absences } = net
   const n = planned.length
@@ -35,6 +42,16 @@ export function follow(
     total[i] = seconds + late
   })
   const floor = Float64Array.from({ length: n }, (_, i) => from(i))
+  const begins = new Set<number>()
+  if (still.length)
+    arcDraw.forEach((d, j) => d >= 0 && draws[d]!.kind === 'hands' && begins.add(arcFrom[j]!))
+  /** How long hands stand still from a beginning until they are done. */
+  const waited = (draw: number, begun: number): number => {
+    if (!still.length || draws[draw]!.kind !== 'hands') return 0
+    let end = begun + total[draw]!
+    for (const [a, b] of still) if (a < end && b > begun) end += b - Math.max(a, begun)
+    return end - begun - total[draw]!
+  }
   const place = (i: number): void => {
     if (fixed[i]) {
       at[i] = planned[i]!
@@ -43,7 +60,8 @@ export function follow(
     let soonest = floor[i]!
     for (let j = first[i]!; j < first[i + 1]!; j++) {
       const draw = arcDraw[j]!
-      const t = at[arcFrom[j]!]! + arcLag[j]! + (draw < 0 ? 0 : total[draw]!)
+      const before = at[arcFrom[j]!]! + arcLag[j]!
+      const t = draw < 0 ? before : before + total[draw]! + waited(draw, before)
       if (t > soonest) {
         soonest = t
         because[i] = arcFrom[j]!
@@ -52,6 +70,7 @@ export function follow(
     let t = Math.max(soonest, Math.min(planned[i]!, soonest + spare[i]!))
     const away = absences.get(i)
     if (away) for (const [from, to] of away.away) if (t < to && t + took[away.draw]! > from) t = to
+    if (begins.has(i)) for (const [a, b] of still) if (a <= t && t < b) t = b
     if (t > soonest) because[i] = -1
     at[i] = t
   }

@@ -23,6 +23,8 @@ export interface Arc {
   lag: number
   /** Index of a draw that comes on top, -1 for none. */
   draw: number
+  /** Only because the plan has one cook do one thing after the other. */
+  inTurn: boolean
 }
 
 /** One instant may come at most so long after another. */
@@ -50,6 +52,8 @@ export interface Network {
   arcFrom: Int32Array
   arcLag: Float64Array
   arcDraw: Int32Array
+  /** Arcs that are there only because the plan has one cook do one thing after the other. */
+  arcInTurn: Uint8Array
   /** Arcs among instants that wait for each other in a circle, all at once: back against the order. */
   back: readonly Arc[]
   /** How much later than it must the plan has each instant. */
@@ -118,6 +122,7 @@ function finished(
     arcFrom: Int32Array.from(kept, (a) => a.from),
     arcLag: Float64Array.from(kept, (a) => a.lag),
     arcDraw: Int32Array.from(kept, (a) => a.draw),
+    arcInTurn: Uint8Array.from(kept, (a) => (a.inTurn ? 1 : 0)),
     back: open.filter((a) => !ahead(a) && planned[a.from] === planned[a.to]),
     spare,
     fixed: Uint8Array.from(fixed),

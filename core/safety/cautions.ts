@@ -11,6 +11,8 @@ export interface Caution {
   /** The step at which the hand is about to do it; undefined: the dish as a whole. */
   step?: string
   source: string
+  /** It can maim or kill. */
+  grave?: true
   /** It is told when the step is over: how hot the middle is by then. */
   atEnd?: true
 }
@@ -31,6 +33,7 @@ export const cautionsOf = (recipe: Recipe, told?: string): Caution[] => {
       text: found.text,
       ...(found.step === undefined ? {} : { step: found.step }),
       source: sourceOf(hazard),
+      ...(hazard.grave ? { grave: true as const } : {}),
       ...(hazard.atEnd ? { atEnd: true as const } : {}),
     })),
   )
@@ -38,3 +41,22 @@ export const cautionsOf = (recipe: Recipe, told?: string): Caution[] => {
 
 const sourceOf = (hazard: Hazard) =>
   `${hazard.source}; ${hazard.manual ? 'the maker’s manual comes' : 'local guidance comes'} first`
+
+/**
+ * What can maim or kill in any of these recipes, each said once, with the dishes that it is about; of
+ * steps only those that are made, where a dish can be made in several ways.
+ */
+export function graveCautions(
+  recipes: readonly Recipe[],
+  isMade: (recipe: string, step: string) => boolean = () => true,
+): { text: string; dishes: string[] }[] {
+  const found = new Map<string, { text: string; dishes: string[] }>()
+  for (const recipe of recipes)
+    for (const { hazard, text, grave, step } of cautionsOf(recipe)) {
+      if (!grave || (step !== undefined && !isMade(recipe.id, step))) continue
+      const known = found.get(hazard) ?? { text, dishes: [] }
+      if (!known.dishes.includes(recipe.name)) known.dishes.push(recipe.name)
+      found.set(hazard, known)
+    }
+  return [...found.values()]
+}

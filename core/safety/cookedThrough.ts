@@ -113,6 +113,7 @@ export const COOKED_THROUGH: Hazard[] = [
   },
   {
     id: 'frozen in slow cooker',
+    grave: true,
     source: `${GUIDANCE}; cooks differ`,
     find: (v) =>
       first(

@@ -5,6 +5,7 @@ import { any, first, GUIDANCE, heats, said, uncooked, type Hazard } from './haza
 export const EATEN_RAW: Hazard[] = [
   {
     id: 'kidney beans',
+    grave: true,
     source: `${GUIDANCE}: boiled hard for ten minutes`,
     find: (v) => {
       const dried = v.recipe.ingredients.filter((i) => {
@@ -74,6 +75,7 @@ export const EATEN_RAW: Hazard[] = [
   },
   {
     id: 'very young',
+    grave: true,
     source: `${GUIDANCE}: no honey in the first year`,
     find: (v) =>
       /\b(?:bab(?:y|ies)|infants?|weaning|toddlers?|first foods?|months old)\b/.test(v.text)

@@ -16,6 +16,8 @@ export interface Hazard {
   source: string
   /** Whether a machine's manual is what comes first, rather than local guidance. */
   manual?: true
+  /** It can maim or kill: said before the session begins too. */
+  grave?: true
   /** It is looked after when the step is over, and not when it begins. */
   atEnd?: true
   find: (view: View) => Finding[]

@@ -5,6 +5,7 @@ import { any, first, said, type Hazard } from './hazard'
 export const HEAT_AND_BLADES: Hazard[] = [
   {
     id: 'deep frying',
+    grave: true,
     source: 'usual kitchen guidance',
     manual: true,
     find: (v) =>
@@ -23,6 +24,7 @@ export const HEAT_AND_BLADES: Hazard[] = [
   },
   {
     id: 'pressure',
+    grave: true,
     source: 'usual kitchen guidance',
     manual: true,
     find: (v) =>
@@ -38,6 +40,7 @@ export const HEAT_AND_BLADES: Hazard[] = [
   },
   {
     id: 'hot in a blender',
+    grave: true,
     source: 'usual kitchen guidance',
     manual: true,
     find: (v) =>
@@ -53,6 +56,7 @@ export const HEAT_AND_BLADES: Hazard[] = [
   },
   {
     id: 'slicer',
+    grave: true,
     source: 'usual kitchen guidance',
     manual: true,
     find: (v) =>
@@ -64,6 +68,7 @@ export const HEAT_AND_BLADES: Hazard[] = [
   },
   {
     id: 'hot sugar',
+    grave: true,
     source: 'usual kitchen guidance',
     find: (v) =>
       said(

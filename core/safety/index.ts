@@ -1,4 +1,6 @@
-export { cautionsOf, FIRST, type Caution } from './cautions'
+export { cautionsOf, FIRST, graveCautions, type Caution } from './cautions'
 export type { Finding, Hazard } from './hazard'
+export { FREEZING_SOURCE, freezesBadly, type FreezesBadly } from './freezing'
 export { HAZARDS } from './hazards'
 export { withCautions, type RecipeWithCautions } from './read'
+export { KEEPING, keepingOf, type Keeping } from './keeping'

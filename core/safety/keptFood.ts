@@ -66,6 +66,7 @@ export const KEPT_FOOD: Hazard[] = [
   },
   {
     id: 'garlic in oil',
+    grave: true,
     source: `${GUIDANCE}: botulism, a week in the fridge at most`,
     find: (v) => {
       const both = any(v.items, food.HERBS) && any(v.items, food.OIL)
@@ -87,6 +88,7 @@ export const KEPT_FOOD: Hazard[] = [
   },
   {
     id: 'jars in the cupboard',
+    grave: true,
     source: `${GUIDANCE}: low-acid food is canned only by tested pressure processes`,
     find: (v) => {
       const low = any(

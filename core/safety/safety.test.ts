@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { demoRecipes } from '../../demo'
 import { readRecipeText } from '../recipe'
-import { cautionsOf, HAZARDS } from './index'
+import { cautionsOf, graveCautions, HAZARDS } from './index'
 import { withCautions } from './read'
 
 /** What is told of a dish of these things, made in this way. */
@@ -280,6 +280,21 @@ describe('the table of hazards', () => {
     expect(hazards(list, method)).not.toContain('kept warm')
   })
 
+  it('takes an egg around what is cooked for no raw flesh, and raw flesh among cooked things for raw', () => {
+    const cakes = hazards(
+      '400 g salmon fillet\n600 g potatoes\n1 egg\n100 g breadcrumbs\n2 tbsp oil',
+      'Poach the salmon in simmering water for 10 minutes. Boil the potatoes for 15 minutes, drain and mash. Flake the salmon into the mash and shape into 8 cakes. Dip the cakes in the beaten egg, then the breadcrumbs. Fry in the oil for 4 minutes on each side. Cool and freeze for up to 2 months.',
+      'Salmon fishcakes',
+    )
+    expect(cakes).not.toContain('half cooked')
+    const chicken = hazards(
+      '500 g chicken thighs\n2 onions\n2 tbsp oil\n1 lemon',
+      'Marinate the chicken in the lemon juice for 1 hour. Slice the onions and soften in the oil for 15 minutes. Add the chicken to the onions and fry for 4 minutes. Cool and chill until the next day. Next day simmer for 30 minutes.',
+      'Lemon chicken',
+    )
+    expect(chicken).toContain('half cooked')
+  })
+
   it('finds nothing half cooked in the demo, whose patties are fried through', () => {
     expect(demoRecipes.flatMap((r) => cautionsOf(r)).map((c) => c.hazard)).not.toContain(
       'half cooked',
@@ -293,5 +308,18 @@ describe('the table of hazards', () => {
         expect(c.source.length).toBeGreaterThan(10)
         if (c.step !== undefined) expect(recipe.steps.map((s) => s.id)).toContain(c.step)
       }
+  })
+})
+
+describe('what is said before the session begins', () => {
+  it('is what can maim or kill, once, with its dishes, and only of steps that are made', () => {
+    const all = graveCautions(demoRecipes)
+    const pressure = all.find((c) => /pressure/i.test(c.text))!
+    expect(pressure.dishes).toContain('Braised pork with apple and barley')
+    expect(new Set(all.map((c) => c.text)).size).toBe(all.length)
+    expect(all.length).toBeLessThan(demoRecipes.flatMap((r) => cautionsOf(r)).length)
+    const other = graveCautions(demoRecipes, (recipe) => recipe !== 'braised-pork')
+    const still = other.find((c) => /pressure/i.test(c.text))?.dishes ?? []
+    expect(still).toEqual(pressure.dishes.filter((d) => d !== pressure.dishes[0]))
   })
 })

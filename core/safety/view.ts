@@ -33,9 +33,10 @@ export function viewOf(recipe: Recipe, told?: string): View {
   const byId = new Map(recipe.steps.map((s) => [s.id, s]))
   const steps = recipe.steps.map((step): SeenStep => {
     const fresh = step.uses.map((u) => itemOf.get(u)!)
-    const all = [...comesFrom(links, step.id)].flatMap((s) =>
-      byId.get(s)!.uses.map((u) => itemOf.get(u)!),
-    )
+    const all = [...comesFrom(links, step.id)].flatMap((s) => {
+      const { uses, brings } = byId.get(s)!
+      return [...uses, ...(brings?.uses ?? [])].map((u) => itemOf.get(u)!)
+    })
     return {
       step,
       text: step.do.toLowerCase(),

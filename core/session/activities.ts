@@ -46,6 +46,8 @@ export interface Card {
   ending?: string
   /** Factor on its time that comes from what the cooks' own sessions have taught, where there is one. */
   learned?: number
+  /** Goes on when the sitting is over: its end is told in another. */
+  beyond?: true
   /** Closes a vessel in the plan, and is nothing that anybody does. */
   marker?: true
 }
@@ -107,6 +109,7 @@ export function activitiesOf(
         later: laterOf(step),
         ...(learned === 1 ? {} : { learned }),
         ...(about === undefined ? {} : { about }),
+        ...(step.beyond ? { beyond: true as const } : {}),
         ...(caution === undefined ? {} : { caution }),
         ...(atEnd === undefined ? {} : { atEnd }),
         ways:

@@ -1,5 +1,6 @@
 import { KINDS } from '../kitchen'
-import { freeId, lotsOf, vesselRuns, type Recipe, type Step } from '../recipe'
+import { freeId, lotsOf, sharesOf, vesselRuns, type Recipe, type Step } from '../recipe'
+import { ownStep } from './ownStep'
 import type { SessionDish } from './schema'
 
 /** Serving belongs to the meal: where a dish is kept, it is not done in the session. */
@@ -7,7 +8,7 @@ const SERVES =
   /^(?:to serve\b|serve\b|eat\b|dish up\b|plate up\b|bring (?:it )?to the table\b)|\b(?:just|right) before (?:eating|serving|you eat|you serve)\b/i
 /** Baked goods keep dry, and stale in the fridge. */
 const DRY =
-  /\b(?:bread|loaf|loaves|focaccia|ciabatta|baguettes?|brioche|muffins?|rolls|buns|biscuits?|cookies?|crackers|scones?|granola|flapjacks?|shortbread|oatcakes|rusks)\b/i
+  /\b(?:bread|loaf|loaves|focaccia|ciabatta|baguettes?|brioche|muffins?|rolls|buns|knots|twists|swirls|biscuits?|cookies?|crackers|scones?|granola|flapjacks?|shortbread|oatcakes|rusks)\b/i
 
 /** Where a dish goes when it is done, as far as the cook or the recipe says. */
 export function goesTo(
@@ -38,7 +39,7 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
   if (recipe.base || place === 'tonight') return recipe
   const kept = withoutServing(recipe)
   const ends = lastSteps(kept)
-  const open = ends.filter((s) => !['pack', 'chill', 'prove', 'soak'].includes(s.work))
+  const open = ends.filter((s) => !s.beyond && !['pack', 'chill', 'prove', 'soak'].includes(s.work))
   if (!open.length) return kept
   const lots = lotsOf(kept)
   const runs = vesselRuns(kept)
@@ -58,8 +59,9 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
     }
     const vessel = runs.find((r) => r.steps.at(-1) === s.id)?.vessel.kind
     let from = s.id
-    if (vessel === undefined || !KINDS[vessel]?.shallow) {
-      const box = step(
+    // What is dry cools where it lies.
+    if (place !== 'shelf' && (vessel === undefined || !KINDS[vessel]?.shallow)) {
+      const box = ownStep(
         fresh('box-up'),
         'Divide it into shallow boxes, lids off',
         'assemble',
@@ -68,11 +70,11 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
       steps.push({ ...box, hygiene: 'ready', scale: 'each', after: [{ step: from }] })
       from = box.id
     }
-    const cool = step(fresh('cool-down'), 'Leave it to cool, lids off', 'cool', [20, 30, 90])
+    const cool = ownStep(fresh('cool-down'), 'Leave it to cool, lids off', 'cool', [20, 30, 90])
     steps.push({ ...cool, after: [{ step: from }] })
     before.push({ step: cool.id })
   }
-  const pack = step(fresh('pack-up'), PACKING[place], 'pack', [2, 3, 5])
+  const pack = ownStep(fresh('pack-up'), PACKING[place], 'pack', [2, 3, 5])
   steps.push({ ...pack, hygiene: 'ready', scale: 'each', after: before })
   return { ...kept, steps: [...kept.steps, ...steps] }
 }
@@ -83,30 +85,23 @@ const PACKING = {
   shelf: 'Pack it away dry, and label it',
 }
 
-const step = (
-  id: string,
-  words: string,
-  work: Step['work'],
-  minutes: [number, number, number],
-): Step => ({
-  id,
-  do: words,
-  work,
-  ways: [{ id: 'usual', minutes, on: [] }],
-  after: [],
-  takes: [],
-  uses: [],
-  scale: 'once',
-  aside: false,
-  doubts: [],
-})
+/** What is done only when it is eaten: what says so, and all that comes after it, with what goes in only then. */
+export function servingSteps(recipe: Recipe): Step[] {
+  const serving = new Set(recipe.steps.filter((s) => SERVES.test(s.do)).map((s) => s.id))
+  for (let before = -1; before < serving.size;) {
+    before = serving.size
+    for (const s of recipe.steps) if (s.after.some((a) => serving.has(a.step))) serving.add(s.id)
+  }
+  if (!serving.size) return []
+  const shares = sharesOf(recipe)
+  // What was cooked in it is named again when it is dished up, and goes in only once.
+  return recipe.steps
+    .filter((s) => serving.has(s.id))
+    .map((s) => ({ ...s, uses: s.uses.filter((u) => (shares.get(s.id)?.get(u) ?? 0) > 0) }))
+}
 
 function withoutServing(recipe: Recipe): Recipe {
-  const gone = new Set(
-    lastSteps(recipe)
-      .filter((s) => SERVES.test(s.do))
-      .map((s) => s.id),
-  )
+  const gone = new Set(servingSteps(recipe).map((s) => s.id))
   const steps = recipe.steps.filter((s) => !gone.has(s.id))
   if (!gone.size || !steps.length) return recipe
   return {

@@ -8,15 +8,18 @@ import { addKeeping, standsOnly } from './coldBase'
 import { dishesToMake } from './dishes'
 import { withBreaks } from './breaks'
 import { CALM, withCalm } from './calm'
+import { staysOut } from './eatenSoon'
 import { addFoodFlow } from './foodFlow'
 import { withHeatChanges } from './heatChanges'
 import { addRules, handWashOf, isPan, rulesOf } from './houseRules'
 import { addHolds } from './holds'
+import { addLeftovers, sayingWhence } from './leftovers'
 import { ATTENTION, absences } from './people'
 import type { Session } from './schema'
 import { sessionIssues } from './sessionIssues'
 import { asWanted } from './wanted'
 import { withSharedPrep, type SharedPrep } from './sharedPrep'
+import { addTimes } from './times'
 import { toldOf } from './told'
 import { keptPlaces, type KeptPlace } from './vesselHolds'
 import { withStandIns } from './standIns'
@@ -27,7 +30,17 @@ export interface CompiledSession {
   cards: Record<string, Card>
   /** Ids of all recipes of the household, whose place gives each its colour and texture. */
   order: string[]
-  dishes: { id: string; name: string; mark: string; batches: number; base: boolean; to: string }[]
+  dishes: {
+    id: string
+    name: string
+    mark: string
+    batches: number
+    base: boolean
+    to: string
+    /** When the rest of it is done, and on which days it is eaten so soon that it is not frozen. */
+    next?: string | undefined
+    staysOut?: string | undefined
+  }[]
   /** What is done once for several dishes, or could be. */
   shared: SharedPrep[]
   /** Vessels and burners that are kept, by the id of their hold. */
@@ -65,7 +78,7 @@ export function compileSession(input: {
   const recipes = new Map(
     all.map((r) => [r.id, withHeatChanges(withWaysApart(withStandIns(r, kitchen), kitchen))]),
   )
-  const dishes = dishesToMake(session, recipes).map(({ recipe, batches }) => ({
+  const dishes = sayingWhence(dishesToMake(session, recipes)).map(({ recipe, batches }) => ({
     recipe: withRoomyWays(recipe, batches, kitchen),
     batches,
   }))
@@ -114,10 +127,13 @@ export function compileSession(input: {
   )
   addRules(problem, rules, dishes, (dish, step) => turns.get(`${dish}.${step}`)!)
 
+  addTimes(problem, session, dishes, turns)
+  addLeftovers(problem, dishes, turns)
+
   const reading = readProblem(problem)
   if (!reading.ok) return reading
   const asked = withCalm(withBreaks(reading.value, rules, cards), session.calm ?? CALM.calm)
-  const to = new Map(session.dishes.map((d) => [d.recipe, d.to]))
+  const wishes = new Map(session.dishes.map((d) => [d.recipe, d]))
   return {
     ok: true,
     value: {
@@ -133,7 +149,9 @@ export function compileSession(input: {
         mark: recipe.mark,
         batches,
         base: recipe.base,
-        to: recipe.base ? 'tonight' : goesTo(recipe, to.get(recipe.id)),
+        to: recipe.base ? 'tonight' : goesTo(recipe, wishes.get(recipe.id)?.to),
+        next: wishes.get(recipe.id)?.next,
+        staysOut: staysOut(session, wishes.get(recipe.id)),
       })),
     },
   }

@@ -1,4 +1,4 @@
-import type { Recipe } from '../recipe'
+import { withSwaps, type Recipe } from '../recipe'
 import type { Session } from './schema'
 
 export interface DishToMake {
@@ -26,3 +26,27 @@ export function dishesToMake(session: Session, recipes: Map<string, Recipe>): Di
     })
     .sort((a, b) => Number(b.recipe.base) - Number(a.recipe.base))
 }
+
+/** All recipes by their ids, with what the cook has chosen to put into the dishes of a session instead. */
+export function recipesById(session: Session, recipes: readonly Recipe[]): Map<string, Recipe> {
+  const swaps = new Map(session.dishes.map((d) => [d.recipe, d.swaps]))
+  return new Map(recipes.map((r) => [r.id, withSwaps(r, swaps.get(r.id))]))
+}
+
+/** Recipes by which a session is cooked: those of its dishes, and the bases that they take from. */
+export function recipesOf(session: Session, recipes: readonly Recipe[]): Recipe[] {
+  const byId = new Map(recipes.map((r) => [r.id, r]))
+  const out = new Set<Recipe>()
+  const add = (id: string) => {
+    const recipe = byId.get(id)
+    if (!recipe || out.has(recipe)) return
+    out.add(recipe)
+    for (const step of recipe.steps) for (const take of step.takes) add(take.base)
+  }
+  for (const { recipe } of session.dishes) add(recipe)
+  return recipes.filter((r) => out.has(r))
+}
+
+/** The marks that the dishes of a session have: what comes beside them takes another one. */
+export const marksIn = (session: Session, recipes: readonly Recipe[]): Set<string> =>
+  new Set(recipesOf(session, recipes).map((r) => r.mark))

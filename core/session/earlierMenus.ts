@@ -18,7 +18,9 @@ export const menuFrom = (session: Session, id: string): Menu => ({
   id,
   name: session.name,
   day: session.start.slice(0, 10),
-  dishes: session.dishes.map(({ on: _, done: __, ...dish }) => dish),
+  dishes: session.dishes.map(
+    ({ on: _, done: __, fixed: ___, ready: ____, notBefore: _____, ...dish }) => dish,
+  ),
 })
 
 /** The session with the dishes of an earlier menu, as far as their recipes are still there. */

@@ -25,7 +25,11 @@ function pieceLitres({ item, note }: Recipe['ingredients'][number]): number {
 const litres = (unit: Unit) => (IN_SMALL[unit] ?? 0) / 1000
 /** Litres of all that has gone in by a step, without spoons and small things that are counted. */
 export const litresBy = (recipe: Recipe, step: string): number =>
-  insideBy(recipe, step).reduce(
+  litresFilled(insideBy(recipe, step))
+
+/** Litres of ingredients, without spoons and small things that are counted. */
+export const litresFilled = (ingredients: Recipe['ingredients']): number =>
+  ingredients.reduce(
     (sum, i) => sum + i.amount * (i.unit === 'piece' ? pieceLitres(i) : litres(i.unit)),
     0,
   )

@@ -1,5 +1,6 @@
 import type { Kitchen } from '../kitchen'
 import { idFor, markFor, plannable, recipeSchema, type Found, type Recipe } from '../recipe'
+import { fillEvenings } from './menu'
 import { MOST_BATCHES } from './schema'
 import { readSessionFile, type SessionFile } from './sessionFile'
 import type { Reading } from '../reading'
@@ -30,8 +31,13 @@ export function sessionFrom(input: {
   batches?: number
   /** Local date and time. */
   start: string
+  /** Other sittings that belong to it, and the days for whose evenings it cooks. */
+  sittings?: { start: string; limit?: number }[]
+  evenings?: string[]
+  eaters?: number
 }): Reading<SessionFile> {
-  const { kitchen, recipes, batches = 1, start } = input
+  const { kitchen, recipes, batches = 1, start, sittings = [], evenings = [] } = input
+  const eaters = input.eaters ?? kitchen.people.length
   if (!(batches >= 0.5 && batches <= MOST_BATCHES && Number.isInteger(batches * 2)))
     return {
       ok: false,
@@ -44,18 +50,27 @@ export function sessionFrom(input: {
       ],
     }
   const taken = new Set(recipes.flatMap((r) => r.steps.flatMap((s) => s.takes.map((t) => t.base))))
-  return readSessionFile({
+  const cooks = kitchen.people.map((p) => p.id)
+  const read = readSessionFile({
     format: 'cadrum/session-file@1',
     session: {
       format: 'cadrum/session@1',
       id: 'session',
       name: 'Cooking session',
       kitchen: kitchen.id,
-      cooks: kitchen.people.map((p) => p.id),
+      cooks,
       start,
+      ...(sittings.length
+        ? { sittings: sittings.map((s, k) => ({ id: `sitting-${k + 1}`, cooks, ...s })) }
+        : {}),
+      ...(evenings.length
+        ? { evenings: [...new Set(evenings)].sort().map((day) => ({ day, time: 'short', eaters })) }
+        : {}),
       dishes: recipes.filter((r) => !taken.has(r.id)).map((r) => ({ recipe: r.id, batches })),
     },
     kitchen,
     recipes,
   })
+  if (!read.ok || !evenings.length) return read
+  return { ok: true, value: { ...read.value, session: fillEvenings(read.value.session, recipes) } }
 }

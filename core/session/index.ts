@@ -3,14 +3,25 @@ export { oneByOne } from './oneByOne'
 export { CALM, withCalm, type Calm } from './calm'
 export { compileSession, type CompiledSession, type FoodWait } from './compile'
 export type { Card } from './activities'
-export { dishesToMake, type DishToMake } from './dishes'
+export { dishesToMake, recipesById, recipesOf, type DishToMake } from './dishes'
+export { withExtras, type Extra } from './extra'
 export {
+  byStart,
+  daySchema,
+  idSchema,
+  instantOf,
+  keyOf,
+  MAIN,
   MOST_BATCHES,
   MOST_CALM,
+  sessionOf,
+  sittingOf,
+  USUAL_HOUR,
   sessionSchema,
   type Evening,
   type Session,
   type SessionDish,
+  type Sitting,
 } from './schema'
 export { mendsOf, type Mend } from './mends'
 export { readSessionFile, recipeIssues, sessionFileSchema, type SessionFile } from './sessionFile'
@@ -26,10 +37,52 @@ export {
   type MenuDish,
   type MenuEvening,
 } from './menu'
-export { aheadOf } from './ahead'
-export { litresBy } from './fill'
+export { aheadOf, withoutDone } from './ahead'
+export { goesTo, servingSteps } from './closing'
+export { keptTill, neverFrozen } from './eatenSoon'
+export { leftoversTaken, type Leftover } from './leftovers'
+export { itemsIn, keepsIn } from './keepsIn'
+export { litresBy, litresFilled } from './fill'
 export { inTurn, menuFrom, menuSchema, withMenu, type Menu } from './earlierMenus'
-export { packsOf, type PackUse } from './packs'
 export { percents } from './portions'
 export { dueOf, readToUse, withoutDue, type Due, type ToUse } from './useUp'
 export { withDish, withDishBack, withNewDish, withoutDish } from './edit'
+export {
+  cookingsOf,
+  eveningToCook,
+  finishedIn,
+  finishingOf,
+  listedEvening,
+  listSittings,
+  longWaits,
+  mealToCook,
+  partByEngine,
+  partedAnew,
+  partingCosts,
+  sittingsOf,
+  eveningsToCook,
+  slotsOf,
+  STILL_FROZEN,
+  withChanged,
+  withFixed,
+  withoutSitting,
+  withParted,
+  withSitting,
+  type Assignment,
+  type Eaten,
+  type Finishing,
+  type PartedByEngine,
+  type ListedSitting,
+  type LongWait,
+  type MealToCook,
+  type SittingToCook,
+} from './sittings'
+export {
+  HABITS,
+  nextDay,
+  proposed,
+  rhythmSchema,
+  type Before,
+  type Rhythm,
+  type RhythmInput,
+} from './rhythm'

@@ -34,6 +34,17 @@ describe('a menu', () => {
     expect(daysAfter('2027-03-20T09:00', '2027-04-02')).toBe(13)
   })
 
+  it('counts how long a dish keeps from the day on which it is finished', () => {
+    const late = (day: string, madeOn?: string) => {
+      const eaten = withEaten(week, 'bean-bake', day, true)
+      return menuOf(eaten, demoRecipes, () => madeOn).evenings.find((e) => e.day === day)!.late
+    }
+    expect(late('2027-03-23')).toEqual([])
+    expect(late('2027-03-24')).toEqual(['bean-bake'])
+    expect(late('2027-03-24', '2027-03-21')).toEqual([])
+    expect(late('2027-03-23', '2027-03-19')).toEqual(['bean-bake'])
+  })
+
   it('counts servings against eaters, and says how many batches would do', () => {
     const serves = demoRecipes.find((r) => r.id === 'bean-bake')!.serves
     let session = withEaten(week, 'bean-bake', '2027-03-20', true)
@@ -55,7 +66,7 @@ describe('a menu', () => {
       dishes: late.dishes.map((d) => (d.recipe === 'bean-bake' ? { ...d, to: 'freezer' } : d)),
     }
     expect(evening(frozen).late).toEqual([])
-    expect(dishOf(frozen, 'bean-bake').source).toMatch(/usual guidance/)
+    expect(dishOf(frozen, 'bean-bake').source).toMatch(/usual food safety guidance/)
     expect(dishOf(late, 'bean-bake').source).toBe('the recipe says so')
   })
 

@@ -1,5 +1,6 @@
 import { addDays, differenceInCalendarDays, format, getISODay, parseISO } from 'date-fns'
 import { mainOf, type Recipe } from '../recipe'
+import { keepsIn } from './keepsIn'
 import type { Evening, Session, SessionDish } from './schema'
 
 export type KeptIn = 'tonight' | 'fridge' | 'freezer' | 'shelf'
@@ -27,25 +28,20 @@ export interface MenuEvening extends Evening {
   again?: string
 }
 
-/** Days that cooked food usually keeps, where a recipe says nothing for that place. */
-const KEEPS: Record<KeptIn, number> = { tonight: 0, fridge: 3, freezer: 90, shelf: 7 }
-const GUIDANCE: Record<KeptIn, string> = {
-  tonight: 'eaten on the day',
-  fridge: 'usual guidance: cooked food keeps about three days below 5 °C',
-  freezer: 'usual guidance: about three months before it loses in taste; it stays safe',
-  shelf: 'a week in a dry tin, usually',
-}
-
-/** The menu in figures: servings against eaters, keeping times against days, and repetition. */
+/**
+ * The menu in figures: servings against eaters, keeping times against days, and repetition. `madeAt` is the
+ * day on which a dish is finished, where that is not the day of the session.
+ */
 export function menuOf(
   session: Session,
   recipes: readonly Recipe[],
+  madeAt: (recipe: string) => string | undefined = () => undefined,
 ): { dishes: MenuDish[]; evenings: MenuEvening[] } {
   const byId = new Map(recipes.map((r) => [r.id, r]))
   const list = session.evenings ?? []
   const own = session.dishes.flatMap((dish) => {
     const recipe = byId.get(dish.recipe)
-    return recipe ? [{ dish, recipe, keeping: keepingOf(dish, recipe) }] : []
+    return recipe ? [{ dish, recipe, keeping: keepingOf(dish, recipe, byId) }] : []
   })
   const eatersOn = new Map(list.map((e) => [e.day, e.eaters]))
   const dishes = own.map(({ dish, recipe, keeping }): MenuDish => {
@@ -68,7 +64,10 @@ export function menuOf(
       ...evening,
       dishes: eaten.map(({ dish }) => dish.recipe),
       late: eaten
-        .filter(({ keeping }) => daysAfter(session.start, evening.day) > keeping.days)
+        .filter(
+          ({ dish, keeping }) =>
+            daysAfter(madeAt(dish.recipe) ?? session.start, evening.day) > keeping.days,
+        )
         .map(({ dish }) => dish.recipe),
       ...(again === undefined ? {} : { again }),
     }
@@ -151,12 +150,11 @@ export function eveningsFrom(start: string, count: number, eaters: number): Even
 export const daysAfter = (start: string, day: string): number =>
   differenceInCalendarDays(parseISO(day), parseISO(start))
 
-function keepingOf(dish: SessionDish, recipe: Recipe): Pick<MenuDish, 'kept' | 'days' | 'source'> {
+function keepingOf(
+  dish: SessionDish,
+  recipe: Recipe,
+  byId: ReadonlyMap<string, Recipe>,
+): Pick<MenuDish, 'kept' | 'days' | 'source'> {
   const kept = dish.to ?? recipe.store?.place ?? 'fridge'
-  const stated = recipe.store?.place === kept ? recipe.store.days : undefined
-  return {
-    kept,
-    days: stated ?? KEEPS[kept],
-    source: stated === undefined ? GUIDANCE[kept] : 'the recipe says so',
-  }
+  return { kept, ...keepsIn(recipe, kept, byId) }
 }

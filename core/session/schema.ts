@@ -1,4 +1,6 @@
+import { format } from 'date-fns'
 import { z } from 'zod'
+import { clockSchema } from '../kitchen'
 import { UNITS } from '../quantity'
 
 export const idSchema = z
@@ -19,11 +21,59 @@ const day = daySchema
 /** The most that a plan may be longer for the sake of calm, in percent. */
 export const MOST_CALM = 30
 
+/** Local date and time, `2027-03-20T09:00`. */
+const instant = z
+  .string()
+  .refine(
+    (text) =>
+      daySchema.safeParse(text.slice(0, 10)).success &&
+      /^T([01]\d|2[0-3]):[0-5]\d$/.test(text.slice(10)),
+    { message: 'is not a date and time like 2027-03-20T09:00' },
+  )
+/** A date as a session writes it, in local time to the minute. */
+export const instantOf = (date: Date): string => format(date, "yyyy-MM-dd'T'HH:mm")
+
+/** The order of time, for whatever begins. */
+export const byStart = (a: { start: string }, b: { start: string }): number =>
+  a.start < b.start ? -1 : a.start > b.start ? 1 : 0
+
+/** Minutes within which everything should be done; a plan may take longer and says so. */
+const limit = z.int().min(10).max(2880)
+
 const evening = z.strictObject({
   day,
   /** How much time there is to cook then: none but to warm up, or some. */
   time: z.enum(['short', 'long']),
   eaters: z.int().min(0).max(40),
+  /** When they sit down to eat, where it is not the usual hour. */
+  at: clockSchema.optional(),
+  /** Who makes it ready, where it is not the first who may work with heat. */
+  cooks: z.array(id).max(12).optional(),
+})
+
+/** When a family sits down to eat where nobody has said. */
+export const USUAL_HOUR = '18:30'
+
+/** What the session's own sitting is called; its others have ids of their own. */
+export const MAIN = 'main'
+
+/** Under which id what belongs to a sitting, or the evening of a day, is kept. */
+export const keyOf = (session: string, sitting: string) =>
+  sitting === MAIN ? session : `${session}--${sitting}`
+/** The id of the session that what is kept under such an id belongs to. */
+export const sessionOf = (key: string) => key.split('--')[0]!
+/** The sitting, or the day of the evening, that it is. */
+export const sittingOf = (key: string) => key.slice(sessionOf(key).length + 2) || MAIN
+
+const sitting = z.strictObject({
+  id: id.refine((text) => text !== MAIN && !/^\d{4}-\d\d-\d\d$/.test(text), {
+    message: 'is the name of a sitting that is there anyway',
+  }),
+  name: z.string().min(1).max(60).optional(),
+  start: instant,
+  limit: limit.optional(),
+  /** Ids of the people of the kitchen who cook then. */
+  cooks: z.array(id),
 })
 
 export const dishSchema = z.strictObject({
@@ -37,8 +87,25 @@ export const dishSchema = z.strictObject({
   must: z.boolean().optional(),
   /** Steps that were done on an earlier day, with all that leads to them. */
   done: z.array(id).max(60).optional(),
+  /** Made by itself: nothing of it is done together with other dishes. */
+  alone: z.boolean().optional(),
   /** The days on which it is eaten. */
   on: z.array(day).max(31).optional(),
+  /** When it is to be ready, and how soon it may be begun. */
+  ready: instant.optional(),
+  notBefore: instant.optional(),
+  /** When its other steps are done, where these are only a part of it. */
+  next: z.string().min(1).max(60).optional(),
+  /** What goes in for some of its ingredients. */
+  swaps: z
+    .array(z.strictObject({ ingredient: id, item: z.string().min(1).max(300) }))
+    .max(60)
+    .optional(),
+  /** Steps whose sitting the cook has said, by its id. */
+  fixed: z
+    .array(z.strictObject({ step: id, sitting: id }))
+    .max(60)
+    .optional(),
 })
 
 export const sessionSchema = z.strictObject({
@@ -48,23 +115,23 @@ export const sessionSchema = z.strictObject({
   kitchen: id,
   /** Ids of the people of the kitchen who cook. */
   cooks: z.array(id),
-  /** Local date and time, `2027-03-20T09:00`. */
-  start: z
-    .string()
-    .refine(
-      (text) =>
-        daySchema.safeParse(text.slice(0, 10)).success &&
-        /^T([01]\d|2[0-3]):[0-5]\d$/.test(text.slice(10)),
-      { message: 'is not a date and time like 2027-03-20T09:00' },
-    ),
-  /** Minutes within which everything should be done; a plan may take longer and says so. */
-  limit: z.int().min(10).max(2880).optional(),
+  /** When its main sitting begins. */
+  start: instant,
+  limit: limit.optional(),
+  /** Other sittings that belong to it, like the evening before. */
+  sittings: z.array(sitting).max(6).optional(),
+  /** How its dishes are parted between the sittings, as it was worked out: dish, step, sitting. */
+  parted: z.record(id, z.record(id, id)).optional(),
+  /** When everything is to be ready. */
+  ready: instant.optional(),
   /** How much longer than the shortest a plan may be so that cooks change dish less often, in percent. */
   calm: z.int().min(0).max(MOST_CALM).optional(),
   /** Work that several dishes share and that is to be done for each of them apart, by its id. */
   apart: z.array(id).max(200).optional(),
   /** Evenings that the session cooks for, in their order. */
   evenings: z.array(evening).max(31).optional(),
+  /** What its shopping may cost, in the smallest coin. */
+  budget: z.int().min(0).max(100_000_000).optional(),
   /** What is in the house and should be used soon. */
   useUp: z
     .array(
@@ -83,3 +150,4 @@ export const sessionSchema = z.strictObject({
 export type Session = z.output<typeof sessionSchema>
 export type SessionDish = Session['dishes'][number]
 export type Evening = NonNullable<Session['evenings']>[number]
+export type Sitting = NonNullable<Session['sittings']>[number]

@@ -15,9 +15,28 @@ export function sessionIssues(
 ): Issue[] {
   return [
     ...choiceIssues(session, kitchen, recipes),
+    ...timeIssues(session, recipes),
     ...missing(dishes, kitchen),
     ...roomIssues(dishes, kitchen),
     ...panIssues(rulesOf(kitchen), dishes, kitchen),
+  ]
+}
+
+/** What is to be ready before anybody begins with it. */
+function timeIssues({ start, ready, dishes }: Session, recipes: Map<string, Recipe>): Issue[] {
+  const allowed = `a time after ${start.replace('T', ' ')}`
+  const too = (path: string, who: string): Issue => ({
+    path,
+    message: `${who} is to be ready before it is begun`,
+    allowed,
+  })
+  return [
+    ...(ready !== undefined && ready <= start ? [too('ready', 'everything')] : []),
+    ...dishes.flatMap((d, i) =>
+      d.ready !== undefined && (d.ready <= start || d.ready <= (d.notBefore ?? ''))
+        ? [too(`dishes[${i}].ready`, recipes.get(d.recipe)?.name ?? d.recipe)]
+        : [],
+    ),
   ]
 }
 

@@ -13,6 +13,7 @@ import {
 import { measurable } from '../quantity'
 import { scaleOf } from './portions'
 import { cutName, foodOf, styleOf } from './sameCut'
+import { marksIn } from './dishes'
 import type { Session } from './schema'
 
 /** One dish's share of something done once for several. */
@@ -63,7 +64,7 @@ export function withSharedPrep(
 ): { recipes: Recipe[]; shared: SharedPrep[] } {
   const groups = groupsOf(session, recipes, kitchen)
   const out = new Map(recipes.map((r) => [r.id, r]))
-  const marks = new Set(recipes.map((r) => r.mark))
+  const marks = marksIn(session, recipes)
   for (const { shared, list } of groups) {
     if (shared.apart) continue
     const { id } = shared
@@ -82,7 +83,7 @@ function groupsOf(session: Session, recipes: readonly Recipe[], kitchen: Kitchen
   for (const dish of session.dishes) {
     const recipe = byId.get(dish.recipe)
     // A base is shared already, and how much of it is made follows from the dishes.
-    if (!recipe || recipe.base) continue
+    if (!recipe || recipe.base || dish.alone) continue
     for (const step of recipe.steps) {
       const found = candidate(recipe, dish.batches, step)
       if (found) groups.set(found.key, [...(groups.get(found.key) ?? []), found])

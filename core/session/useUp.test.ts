@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demoMenus, demoRecipes, demoSession } from '../../demo'
 import { inTurn, menuFrom, menuSchema, withMenu } from './earlierMenus'
-import { packsOf } from './packs'
 import { sessionSchema } from './schema'
 import { dueOf, readToUse, withoutDue } from './useUp'
 
@@ -35,32 +34,6 @@ describe('what is to be used up', () => {
       demoRecipes,
     )
     expect(nothing[0]!.takers).toEqual([])
-  })
-})
-
-describe('packs', () => {
-  const made = (...list: [string, number][]) =>
-    list.map(([id, batches]) => ({ recipe: demoRecipes.find((r) => r.id === id)!, batches }))
-
-  it('are counted over all dishes, with what is left in the last', () => {
-    const oats = packsOf(made(['oat-bars', 1], ['turkey-patties', 2])).find((p) =>
-      p.item.includes('oats'),
-    )!
-    // 350 g and twice 60 g, from one pack of 500 g.
-    expect(oats).toEqual({
-      item: 'rolled oats',
-      packs: 1,
-      left: '30 g',
-      pack: '500 g',
-      dishes: ['oat-bars', 'turkey-patties'],
-    })
-  })
-
-  it('leave nothing where they come out even', () => {
-    const [tins] = packsOf(made(['spiced-chickpeas', 1]))
-    expect(tins).toMatchObject({ packs: 2, left: undefined })
-    const [half] = packsOf(made(['spiced-chickpeas', 0.75]))
-    expect(half).toMatchObject({ packs: 2, left: '200 g' })
   })
 })
 

@@ -1,6 +1,8 @@
-import { markFor, type Recipe } from '../recipe'
+import { markFor, withSwaps, type Recipe } from '../recipe'
 import { withoutDone } from './ahead'
 import { withEnd } from './closing'
+import { marksIn } from './dishes'
+import { keptTill } from './eatenSoon'
 import type { Session, SessionDish } from './schema'
 
 /**
@@ -13,10 +15,12 @@ export function asWanted(
   recipes: readonly Recipe[],
 ): { session: Session; recipes: Recipe[] } {
   const out = new Map(recipes.map((r) => [r.id, r]))
-  const marks = new Set(recipes.map((r) => r.mark))
-  const dishes = session.dishes.flatMap((dish): SessionDish[] => {
-    const recipe = out.get(dish.recipe)
-    if (!recipe) return [dish]
+  const marks = marksIn(session, recipes)
+  const dishes = session.dishes.flatMap((wish): SessionDish[] => {
+    const known = out.get(wish.recipe)
+    if (!known) return [wish]
+    const recipe = withSwaps(known, wish.swaps)
+    const dish = keptTill(session, wish, recipe)
     const whole = withEnd(withoutDone(goingTo(recipe, dish.to), dish.done ?? []), dish.to)
     out.set(whole.id, whole)
     const goes = dish.goes ?? 1

@@ -1,4 +1,5 @@
 export { roughBound } from './bound'
+export { serves, skilled } from './eligibility'
 export { leastBad, type LeastBad } from './leastBad'
 export { solve, startSolving, type Run, type SolveOptions } from './solve'
 export { below, seeded, type Random } from './random'

@@ -50,7 +50,7 @@ test('evenings are filled from what is cooked, and what will not keep is frozen'
     .getByRole('button', { name: /without/ })
     .click()
   await expect(page.getByTestId('evening-2027-03-25').locator('.dish')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Fill the empty ones' }).click()
+  await page.getByRole('button', { name: 'Fill the empty evenings' }).click()
   await expect(page.getByTestId('evening-2027-03-25').locator('.dish').first()).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByTestId('evening-2027-03-25').locator('.dish')).toHaveCount(0)

@@ -4,6 +4,7 @@ import {
   freshKitchen,
   openPlanned,
   giveRecipes,
+  installed,
   paste,
   pick,
   stopPlanning,
@@ -235,13 +236,6 @@ test('a plan that is spoiled is not shown, but planned anew', async ({ page }) =
   const [kept] = await stored<{ plan: { makespan: number } }>(page, 'plans')
   expect(kept!.plan.makespan).toBeGreaterThan(3600)
 })
-
-/** Whether the browser has kept all of the application. */
-const installed = (page: Page) =>
-  expect
-    .poll(() => page.evaluate(async () => (await caches.keys()).length), { timeout: 60_000 })
-    .toBeGreaterThan(0)
-    .then(() => page.evaluate(async () => void (await navigator.serviceWorker.ready)))
 
 test('without the server it opens, reloads, reads, plans and cooks', async ({ page, context }) => {
   await openPlanned(page)

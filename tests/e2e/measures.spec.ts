@@ -3,7 +3,7 @@ import { ingredientKept, more, openPlanned } from './support'
 
 test('measures, degrees and clock are set once, and every page follows', async ({ page }) => {
   await openPlanned(page)
-  await expect(page.getByText('1.8 kg pork shoulder').first()).toBeAttached()
+  await expect(page.getByText('600 g smoked white fish').first()).toBeAttached()
   await page.getByRole('button', { name: 'Household' }).click()
   await page.getByText('Measures and clock', { exact: true }).click()
   const dialog = page.getByTestId('measures')
@@ -11,7 +11,7 @@ test('measures, degrees and clock are set once, and every page follows', async (
     await dialog.getByLabel(choice, { exact: true }).check()
   await dialog.getByRole('button', { name: 'Close' }).click()
   // The plan's list: amounts, the oven's dial with its mark, cautions and the time.
-  await expect(page.getByText('3 lb 15 oz pork shoulder').first()).toBeAttached()
+  await expect(page.getByText('1 lb 5 oz smoked white fish').first()).toBeAttached()
   await expect(page.getByText(/Set the oven to \d+ °F/).first()).toBeAttached()
   await expect(page.getByText(/Poultry is done at 165 °F/).first()).toBeAttached()
   await expect(page.getByTestId('finished')).toHaveText(/\d [ap]m$/)

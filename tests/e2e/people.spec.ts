@@ -6,7 +6,7 @@ import type { Kitchen } from '../../core/kitchen'
 import { objectiveValue } from '../../core/plan'
 import type { Recipe } from '../../core/recipe'
 import { quantile, rehearse } from '../../core/rehearsal'
-import { compileSession, type Session } from '../../core/session'
+import { compileSession, cookingsOf, MAIN, type Session } from '../../core/session'
 import { openPlanned, pick, stopPlanning, stored } from './support'
 
 /** The session, the problem and the plan that the browser keeps. */
@@ -15,7 +15,9 @@ async function kept(page: Page) {
   const [kitchen] = await stored<Kitchen>(page, 'kitchens')
   const [plan] = await stored<KeptPlan>(page, 'plans')
   const recipes = await stored<Recipe>(page, 'recipes')
-  const compiled = compileSession({ session: session!, kitchen: kitchen!, recipes })
+  const held = { session: session!, kitchen: kitchen!, recipes }
+  const own = cookingsOf(held).sittings.find((s) => s.id === MAIN)!
+  const compiled = compileSession({ ...own, kitchen: kitchen! })
   if (!compiled.ok) throw new Error(JSON.stringify(compiled.issues))
   return { session: session!, plan: plan!, problem: compiled.value.problem }
 }
@@ -33,14 +35,15 @@ test('how calm it is to be is chosen, with what that costs and gains', async ({ 
   // The words, worked out anew from the plan that is kept.
   const changes = objectiveValue(problem, plan.plan, 'switches')
   const fewer = plan.strict![1]! - changes
-  expect(fewer).toBeGreaterThan(0)
-  await expect(words).toHaveText(
-    new RegExp(`^${changes} changes of dish, ${fewer} fewer than in the shortest plan found; `),
-  )
   const longer = plan.plan.makespan - plan.strict![0]!
   expect(longer).toBeLessThanOrEqual(problem.allowance!.makespan!)
-  await expect(words).toContainText(
-    longer < 30 ? 'no longer' : `${Math.round(longer / 60)} min longer`,
+  // The calmest plan may be the shortest that was found, too: then there is nothing to compare.
+  const price = longer < 30 ? 'no longer' : `${Math.round(longer / 60)} min longer`
+  expect(fewer).toBeGreaterThanOrEqual(0)
+  await expect(words).toHaveText(
+    fewer === 0
+      ? `${changes} changes of dish.`
+      : `${changes} changes of dish, ${fewer} fewer than in the shortest plan found; ${price}.`,
   )
   // Any other share, or what is wrong with it.
   const share = page.getByLabel('At most longer, in percent')

@@ -138,3 +138,11 @@ export async function watchTop(page: Page, selector: string): Promise<() => Prom
   await page.evaluate(watch, selector)
   return () => page.evaluate(() => [...(window as unknown as { tops: Set<number> }).tops])
 }
+
+/** Waits until the browser has kept all of the application: from then on it needs no server. */
+export async function installed(page: Page) {
+  await expect
+    .poll(() => page.evaluate(async () => (await caches.keys()).length), { timeout: 60_000 })
+    .toBeGreaterThan(0)
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready))
+}

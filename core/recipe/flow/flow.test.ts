@@ -181,3 +181,14 @@ describe('how long food may stand', () => {
     expect(run(recipe, 'pot').steps).toEqual([first!.id, second!.id])
   })
 })
+
+it('is hot still after five minutes, and no longer once it has cooled', () => {
+  const after = (minutes: number) => {
+    const recipe = told(
+      `Bake the mince in a tin at 190°C for 25 minutes. Cool for ${minutes} minutes.`,
+      '500 g turkey mince',
+    )
+    return lotsOf(recipe).get(recipe.steps.at(-1)!.id)!.hot
+  }
+  expect([after(5), after(30)]).toEqual([true, false])
+})

@@ -6,6 +6,8 @@ import type { Recipe, Step } from '../schema'
 export interface Lot {
   /** Raw meat, fish or egg is in it. */
   raw: boolean
+  /** Of what is raw in it some is flesh. */
+  flesh: boolean
   /** Browned, and not cooked through. */
   part: boolean
   cooked: boolean
@@ -17,12 +19,16 @@ export interface Lot {
 
 const NOTHING: Lot = {
   raw: false,
+  flesh: false,
   part: false,
   cooked: false,
   hot: false,
   cold: false,
   dough: false,
 }
+
+/** Minutes by which what stands to cool is no longer hot, in shallow boxes: an estimate of ours. */
+const COOLS = 15
 
 /** Ids of steps in an order in which each comes after all that it waits for. */
 export function inOrder(recipe: Pick<Recipe, 'steps'>): Step[] {
@@ -46,6 +52,8 @@ export function lotsOf(recipe: Pick<Recipe, 'steps' | 'ingredients'>): Map<strin
   const lots = new Map<string, Lot>()
   for (const step of inOrder(recipe)) {
     const inputs = step.after.flatMap((a) => (a.food === false ? [] : (lots.get(a.step) ?? [])))
+    if (step.brings)
+      inputs.push({ ...NOTHING, ...Object.fromEntries(step.brings.is.map((k) => [k, true])) })
     lots.set(step.id, lotAfter(step, inputs, recipe))
   }
   return lots
@@ -59,17 +67,19 @@ function lotAfter(step: Step, inputs: Lot[], recipe: Pick<Recipe, 'ingredients'>
   const raw = any('raw') || hygiene === 'raw' || (named && hygiene !== 'ready')
   const dough = any('dough') || (isDough(step.do) && step.work !== 'pack')
   const now = { ...NOTHING, dough }
-  if (cooks(step.work)) {
-    const flesh = recipe.ingredients.some((i) => step.uses.includes(i.id) && isMeat(i.item))
-    const eggs = !flesh && named
-    return cooksThrough(step.work, step.ways[0]!.minutes[1], raw && !eggs)
+  const meat = recipe.ingredients.some((i) => step.uses.includes(i.id) && isMeat(i.item))
+  // What is raw and has no name is taken for flesh; an egg around what is cooked already is none.
+  const unnamed = raw && !named && !any('raw')
+  const flesh = any('flesh') || (meat && raw) || unnamed
+  if (cooks(step.work))
+    return cooksThrough(step.work, step.ways[0]!.minutes[1], flesh)
       ? { ...now, cooked: true, hot: true, dough: false }
-      : { ...now, part: true, hot: true }
-  }
-  const same = { ...now, raw, part: any('part'), cooked: any('cooked') }
+      : { ...now, part: true, flesh, hot: true }
+  const same = { ...now, raw, flesh, part: any('part'), cooked: any('cooked') }
   switch (step.work) {
     case 'cool':
-      return same
+      // `Cool for 5 minutes before turning out`: it is hot all the same.
+      return { ...same, hot: any('hot') && step.ways[0]!.minutes[1]! < COOLS }
     case 'chill':
       return { ...same, cold: true }
     case 'drain':

@@ -102,7 +102,11 @@ export function clausesOf(sentence: string, foods: ReadonlySet<string> = NO_FOOD
     // `1 spoon of it`, `parsley and zest into the bowl`: things.
     if (/\d/.test(gap) && previous !== undefined && !/[,;:.)]/.test(gap)) continue
     const then = words[i + found.length]?.word ?? ''
-    if (afterAnd && FOODS.has(found.name) && /^(?:in|into|over|to|with|through)$/.test(then))
+    if (
+      afterAnd &&
+      FOODS.has(found.name) &&
+      /^(?:in|into|over|to|with|through|together)$/.test(then)
+    )
       continue
     if (!opened || PER_BATCH.test(lower.slice(at))) continue
     // `In a large bowl, mix the turkey`: the first command after where it is done.

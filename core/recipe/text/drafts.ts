@@ -8,6 +8,8 @@ export interface StepRead {
   work: WorkKind
   /** Least and most minutes. */
   minutes: [number, number]
+  /** Minutes that are taken off what the text states: it goes on for so long as a step of its own. */
+  sooner?: number
   /** Whether the text states them, or they are a guess by the kind of work. */
   stated: boolean
   /** In how many goes it is done, all of which the minutes are for. */

@@ -90,6 +90,13 @@ function kindOf(
   // `2 minutes less than the packet says`: how long that is stands elsewhere.
   // Nobody cooks for months.
   if (/\bmonth/.test(line.slice(at, end))) return { kind: 'keeps' }
+  // `Fridge half (4 days)`, `into the fridge: 4 days`.
+  if (
+    ((/\(\s*(?:up to |for )?$/.test(before) && /^\s*\)/.test(after)) ||
+      /\b(?:fridge|freezer)\s*[:(,]\s*(?:up to )?$/.test(before)) &&
+    /\b(?:day|week)/.test(line.slice(at, end))
+  )
+    return { kind: 'keeps' }
   if (/^\s*(?:less|more|longer|shorter|fewer) than\b/.test(after)) return { kind: 'moment' }
   if (
     /\bthe (?:next|coming|whole)\s*$/.test(before) &&

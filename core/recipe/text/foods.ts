@@ -2,7 +2,7 @@
 const MEAT =
   /\b(?:beef|veal|lambs?|mutton|pork|hogget|goat|kid|boar|hare|pheasants?|partridges?|pigeons?|grouse|quails?|guinea fowls?|poussins?|kofta|k[oö]fte|merguez|kebabs?|bratwursts?|frankfurters?|salsiccia|haggis|black pudding|nduja|ham hocks?|gammon|bacon|pancetta|lardons?|sausages?|sausagemeat|chorizo|(?:the|of|beef|pork|lamb|turkey|quorn|raw|your) mince|minced (?:meat|beef|lamb|pork|turkey)|ground (?:beef|pork|lamb|turkey|chicken)|steaks?|chops|ribs?|brisket|shanks?|shin|shoulder|joint|meat(?:balls?|loaf)?|venison|rabbits?|game|livers?|kidneys|oxtails?|tripe|giblets|patties|patty|burgers?|chickens?|turkeys?|ducks?|goose|geese|poultry|thighs?|drumsticks?|wings|tenders|escalopes?|schnitzels?|cutlets|tenderloin|sirloin|rump|topside|silverside|chuck|pork loin|loin|belly|cheeks?|neck fillet|hens?|birds?)\b/
 const FISH =
-  /\b(?:fish|cod|haddock|salmon|trout|mackerel|herring|sardines?|tuna|hake|pollock|coley|whiting|ling|plaice|soles?|turbot|halibut|monkfish|bream|bass|snapper|tilapia|catfish|char|pike|perch|carp|eels?|skate|sprats?|whitebait|kippers?|mullet|anchov(?:y|ies)|octopus|cuttlefish|lobsters?|crayfish|langoustines?|oysters?|cockles|prawns?|shrimps?|mussels?|clams?|squid|crab|scallops?|fillets? of)\b/
+  /\b(?:fish|cod|haddocks?|salmon|trouts?|mackerels?|herrings?|sardines?|tuna|hake|pollock|coley|whiting|ling|plaice|soles?|turbot|halibut|monkfish|bream|bass|snapper|tilapia|catfish|char|pike|perch|carp|eels?|skate|sprats?|whitebait|kippers?|mullet|anchov(?:y|ies)|octopus|cuttlefish|lobsters?|crayfish|langoustines?|oysters?|cockles|prawns?|shrimps?|mussels?|clams?|squid|crab|scallops?|fillets? of)\b/
 const EGG = /\beggs?\b|\begg (?:whites?|yolks?)\b/
 /** Cooked, cured or dried already: nothing raw about it. */
 const READY_MADE =

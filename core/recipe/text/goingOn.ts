@@ -45,6 +45,9 @@ const inPotOf = ({ lifted, where: { vessel } }: Thread) =>
 const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
 const COOKS_IN =
   /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
+/** Cooks on with something that comes to it, and names nothing before that. */
+const WHILE_ADDING =
+  /^(?:fry|cook|roast|bake|grill|boil|simmer|poach|steam)(?: gently| on)? (?:for|until|till|in|over) [^;.]*\b(?:adding|stirring in|tipping in) the\b/
 export const HOB = new Set<WorkKind>(['fry', 'brown', 'soften', 'simmer'])
 export const SECOND =
   /\b(?:separate|another|second|clean|different|other|fresh|dry) (?:\w+ )?(?:pan|pot|bowl|saucepan|skillet|dish|tray|tin|roasting tin)\b/
@@ -109,10 +112,18 @@ export function goesOnFrom(
     )
   )
     return current
+  // `Boil for 12 minutes, adding the peas for the last two`: what boils is not said again.
+  if (WHILE_ADDING.test(lower)) return current
   const onlyMedium = fresh.every((id) => isStaple(kept.item(id)) || isLiquid(kept.item(id)))
-  if (onlyMedium && COOKS_IN.test(lower)) return current
+  // `Fry in the oil for 8 minutes with the cumin`: neither is it there.
+  const alongside = /\bwith (?:the|a|some|both|all)\b/.test(lower)
+  if ((onlyMedium || alongside) && COOKS_IN.test(lower)) return current
   // `Mix with the flour and the yeast`: what was there is mixed with them.
-  if (/^(?:mix|combine|blend|beat|stir|toss|whisk|cover|top up|fill up) with\b/.test(lower))
+  if (
+    /^(?:mix|combine|blend|beat|stir|toss|whisk|cover|top up|fill up|finish|dress|season|enrich|loosen|sharpen) (?:it |them |everything )?with\b/.test(
+      lower,
+    )
+  )
     return current
   if (
     /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) (?:in|through))\b/.test(
@@ -156,6 +167,22 @@ export function goesOnFrom(
     mention.vessels.some((k) => k !== current.where.vessel) && !/^(?:add|stir|return)\b/.test(lower)
   if (other && current.where.vessel !== undefined && !IT.test(lower)) return undefined
   if (other && /^put\b/.test(lower)) return undefined
+  // `Warm the tortillas in the microwave`: they alone.
+  if (/\bmicrowave\b/.test(lower) && !IT.test(lower)) return undefined
+  // `Toast the walnuts in the oven`: nothing of what stands in its pot goes in there.
+  const ofItsOwn =
+    /^toast (?:the|your|some|all|\d)/.test(lower) ||
+    (/^(?:roast|bake|grill|crisp|warm) (?:the|your|some|all|\d)/.test(lower) &&
+      (['bake', 'grill'].includes(mention.work) || /\bin (?:the|a) (?:[a-z]+ )?oven\b/.test(lower)))
+  const onHobNow = current.where.vessel !== undefined && ON_HOB.has(current.where.vessel)
+  // `Cook the noodles for 5 minutes`: in water of their own, where nothing says into what.
+  const starch =
+    !mention.goesOn &&
+    /^(?:cook|boil|steam) (?:the |your )?(?:[a-z]+ )?(?:pasta|noodles|spaghetti|penne|macaroni|rice|couscous|quinoa|bulgur)\b/.test(
+      lower,
+    )
+  if (starch && !INTO.test(head)) return undefined
+  if (ofItsOwn && onHobNow) return undefined
   if (mention.goesOn) return current
   const adds = ADDS.exec(lower)
   if (

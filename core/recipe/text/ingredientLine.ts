@@ -92,7 +92,10 @@ const COUNT_WORDS =
   /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?)\b\s*/
 /** Words for what is counted that say how much it is. */
 const COUNTED =
-  /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|knobs?|thumbs?|glugs?|splash(?:es)?)\b/
+  /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|knobs?|thumbs?|glugs?|splash(?:es)?|tins?|cans?|jars?|packets?|packs?|sachets?)\b/
+/** `1 tin tomatoes (400 g)`: the size behind what is in it. */
+const SIZE_BEHIND = new RegExp(`\\(\\s*(?:about )?(${NUMBER})\\s*(g|kg|ml|l)(?: each)?\\s*\\)`)
+const PACKED = /^(?:tin|can|jar|packet|pack)/
 const PREPARATION =
   /\b(?:(?:very |finely|roughly|thinly|thickly|coarsely|freshly|lightly|well|halved and|peeled and|cored and)\s+)*(?:chopped|sliced|diced|cubed|minced|grated|crushed|peeled|cored|deseeded|halved|quartered|shredded|melted|softened|beaten|sifted|drained|rinsed|washed|trimmed|torn|zested|juiced|cut|toasted|ground|mashed|flaked|bashed|picked|soaked|defrosted|thawed|separated|at room temperature|to taste|to serve|for frying|for greasing|for dusting|for brushing|plus extra|skin on|skinned|boned|in chunks|into .+)\b/
 
@@ -102,7 +105,7 @@ const OF_PACKS =
 const STAND_IN = /[;,]\s*or (?!to taste)(?:use |else )?(.{3,})$/i
 
 const OPTIONAL =
-  /\s*(?:\((?:optional|if you like|if liked)\)|,\s*(?:optional|if you like|if liked)\b|\s-\s*optional\b)|^optional:\s*/i
+  /\s*(?:\((?:optional|if you like|if liked)\)|,\s*(?:optional|if you like|if liked)\b|\s+if you have (?:one|some|any|it|them)$|\s-\s*optional\b)|^optional:\s*/i
 
 /** The line taken apart; what cannot be told is marked. Amounts come out metric. */
 export function readIngredientLine(text: string): Omit<IngredientRead, 'id'> {
@@ -141,6 +144,10 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
     .replace(
       /^(?:the )?(?:zest and juice|juice and zest|juice|zest|grated zest) of (?:an? |(\d+(?:\.\d+)?) )?/,
       (_, n: string | undefined) => `${n ?? 1} `,
+    )
+    .replace(
+      /^(?:the )?(bones?|carcass(?:es)?) (?:of|from) (?:an? |the |(\d+(?:\.\d+)?) )?([a-z]+)/,
+      (_, part: string, n: string | undefined, of: string) => `${n ?? 1} ${singular(of)} ${part}`,
     )
     .replace(/^half (?:an? )?/, '0.5 ')
     .replace(/^(?:an?) (?=[a-z])/, '1 ')
@@ -201,7 +208,16 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   if (unit !== 'piece') line = line.replace(/^(?:sachets?|packets?) (?:of )?/, '')
   const counted = COUNT_WORDS.exec(line)
   if (counted && unit === 'piece') line = line.slice(counted[0].length).replace(/^of /, '')
-  const counts = counted && unit === 'piece' ? COUNTED.exec(counted[0])?.[0] : undefined
+  let counts = counted && unit === 'piece' ? COUNTED.exec(counted[0])?.[0] : undefined
+  const behind = counts && PACKED.test(counts) ? SIZE_BEHIND.exec(line) : null
+  if (behind) {
+    const size = num(behind[1]!)
+    unit = behind[2] as 'g' | 'kg' | 'ml' | 'l'
+    pack = { amount: size, unit }
+    amount *= size
+    line = line.replace(behind[0], ' ')
+    counts = undefined
+  }
   const strange = unit === 'piece' && amount > 0 ? /^([a-z]+) of /.exec(line)?.[1] : undefined
   if (strange) doubts.push(`"${strange}" is not a unit that is known: counted as pieces`)
   let preparation: string | undefined

@@ -8,7 +8,7 @@ export interface Keeping {
 }
 
 const SPEAKS =
-  /\b(?:keeps?|kept|stores?|stored|freezes?|frozen|freeze|refrigerate[ds]?|lasts?|good for|use within|eat within|fridge|freezer)\b/
+  /\b(?:keeps?|kept|stores?|stored|freezes?|frozen|freeze|refrigerate[ds]?|lasts?|good for|use within|eat within|fridge|freezer)\b|^up to \d/
 const PLACES: [RegExp, Keeping['place']][] = [
   [/\bfreez|\bfrozen\b/, 'freezer'],
   [/\bfridge\b|\brefrigerat|\bchilled\b/, 'fridge'],
@@ -25,17 +25,22 @@ export function keepingsIn(text: string): Keeping[] {
   for (const sentence of text.split(/(?<=[.!?;])\s+|\n/)) {
     const said = plain(sentence)
     if (!SPEAKS.test(said)) {
-      there = placeIn(said) ?? there
+      there = placeIn(said)
       continue
     }
     const whole = placeIn(said)
     for (const part of sentence.split(/\bor\b|,/i)) {
       const own = placeIn(plain(part))
-      const place = own ?? (/\bthere\b/i.test(part) ? there : whole)
+      const place = own ?? (/\bthere\b/i.test(part) ? there : (whole ?? there))
+      // `Freeze what you won't eat in two days`: how long the rest lies there, and not this.
+      const rest =
+        /\b(?:won['’]t|do(?:es)?n['’]t|do not|will not) (?:be )?(?:eat|eaten|use|used|get through)\b/i
+      if (rest.test(part)) continue
       const days = Math.max(0, ...durationsIn(part).map((d) => Math.floor(d.most / 1440)))
       if (place && days >= 1 && days <= 800 && !found.has(place)) found.set(place, days)
     }
-    there = whole ?? there
+    // What is said next is about the same place, and what is said later not.
+    there = whole
   }
   return [...found].map(([place, days]) => ({ place, days }))
 }

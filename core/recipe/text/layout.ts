@@ -28,7 +28,7 @@ export interface Layout {
 const INGREDIENTS =
   /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:ingredients|you(?:'ll| will)? need|what you need|shopping list)(?: \([^)]*\))?(?:\*\*)?\s*:?(?:\*\*)?$/i
 const METHOD =
-  /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:method|directions|instructions|preparation|steps|step (?:1|one)|what to do|how(?: to(?: make it)?)?|procedure|to make)(?:\*\*)?\s*:?(?:\*\*)?$/i
+  /^(?:#+\s*)?(?:\*\*)?(?:the )?(?:method|directions|instructions|preparation|steps|step (?:1|one)|what (?:to|you) do|how(?: to(?: make it)?)?|procedure|to make)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const OTHER =
   /^(?:#+\s*)?(?:\*\*)?(?:notes?|tips?|storage|nutrition|to store)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const SERVES =
@@ -45,9 +45,15 @@ function servingsIn(lines: readonly string[]): number | undefined {
     }
   return undefined
 }
-/** `Pasta bake for the freezer (8)`: a number in brackets behind the name. */
+/** What a dish is counted in by those who eat it. */
+const EATEN =
+  '(?:bowls|lunch(?:es|boxes)|dinners|suppers|portions|meals|servings|jars|plates|people)'
+/** `Pasta bake for the freezer (8)`, `(6 bowls)`: a number in brackets behind or under the name. */
 function inBrackets(lines: readonly string[]): number | undefined {
-  const m = /\((\d{1,2})\)\s*$/.exec(lines.find(Boolean) ?? '')
+  const [first, second] = lines.filter(Boolean)
+  const m =
+    new RegExp(`\\((\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i').exec(first ?? '') ??
+    new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i').exec(second ?? '')
   return m ? Number(m[1]) : undefined
 }
 
@@ -159,10 +165,13 @@ export function layoutOf(text: string): Layout {
   const split = splitLines(listed.slice(0, MOST_INGREDIENTS).map((l) => l.line))
   if (split.length > MOST_INGREDIENTS || listed.length > MOST_INGREDIENTS)
     doubts.push(`only the first ${MOST_INGREDIENTS} ingredients were read`)
-  const groupOf = new Map(listed.map((l) => [l.line, l.group]))
-  const ingredients = split
-    .slice(0, MOST_INGREDIENTS)
-    .map((line) => ({ line, group: groupOf.get(line) }))
+  // The same line may stand under several headings.
+  const groupsOf = new Map<string, (string | undefined)[]>()
+  for (const l of listed) groupsOf.set(l.line, [...(groupsOf.get(l.line) ?? []), l.group])
+  const ingredients = split.slice(0, MOST_INGREDIENTS).map((line) => {
+    const groups = groupsOf.get(line)
+    return { line, group: groups && groups.length > 1 ? groups.shift() : groups?.[0] }
+  })
   if (!ingredients.length) {
     const told = toldIn(lines.slice(lines.findIndex(Boolean) + 1))
     for (const line of told.length ? told : ingredientsInProse(steps.join(' ')))
@@ -191,8 +200,12 @@ const isTitled = (lines: readonly string[], i: number) =>
   i > 0 &&
   (!lines[i - 1] || looksLikeMeta(lines[i - 1]!)) &&
   /^[A-Z][A-Za-z&' -]{2,30}$/.test(lines[i]!) &&
+  !OF_WHICH.test(lines[i]!) &&
   /^[-*•]?\s*\d/.test(plain(lines[i + 1] ?? '')) &&
   !/^(?:method|directions|instructions|preparation|steps|ingredients)\b/i.test(lines[i]!)
+/** `Bones of 1 chicken`, `juice of a lemon`: a part of something, and a thing on the list by itself. */
+const OF_WHICH =
+  /^(?:the )?(?:bones?|carcass(?:es)?|juice|zest|rind|whites?|yolks?) (?:and [a-z]+ )?(?:of|from) /i
 /** `OATS`: a heading by its letters. */
 const isCapitals = (line: string) => /^[A-Z][A-Z &'’-]{2,30}:?$/.test(line)
 const GROUP =
@@ -291,6 +304,22 @@ function toldIn(steps: string[]): string[] {
 }
 
 /** Without headings: short lines that begin with an amount, then sentences with commands. */
+/** `1 Preheat the oven`, with a 2 and a 3 behind it: numbers of steps, without a point. */
+const isFirst = (lines: readonly string[], i: number) => {
+  const next = lines.slice(i + 1).filter((l) => l && l !== END)
+  const is = (line: string | undefined, n: number) =>
+    new RegExp(`^${n} [A-Z][a-z]`).test(line ?? '')
+  return is(lines[i], 1) && is(next[0], 2) && (next.length < 2 || is(next[1], 3))
+}
+/** `Oil for frying`, `butter, for the tin`. */
+const FOR_USE =
+  /^[a-zA-Z ]{3,30},? (?:for|to) (?:the |your )?(?:tins?|trays?|pan|dish|greas(?:e|ing)|frying|dust(?:ing)?|rolling|brushing|serv(?:e|ing))$/i
+/** `salt, pepper, 1 tsp smoked paprika`. */
+const SEASONINGS = /^(?:sea |flaky )?salt(?:,| and| &) (?:[a-z]+ )?pepper\b[^.;:]{0,60}$/i
+/** Two or three small words without a full stop, at the end of a list. */
+const isLoose = (lines: readonly string[], i: number) =>
+  /^[a-z][a-z' -]{2,40}$/.test(lines[i]!) && lines[i]!.split(' ').length <= 4 && !lines[i + 1]
+
 function splitByLook(
   lines: string[],
   kind: ('other' | 'ingredient' | 'method')[],
@@ -315,6 +344,20 @@ function splitByLook(
       isListLine(line) &&
       (INGREDIENTS.test(lines[i - 1] ?? '') || !clausesOf(line).length || !seen)
     ) {
+      kind[i] = 'ingredient'
+      seen = true
+      continue
+    }
+    // `butter for the tin`, at the end of a list: a thing, though it could be a command.
+    if (
+      !inMethod &&
+      kind[i - 1] === 'ingredient' &&
+      (FOR_USE.test(line) || SEASONINGS.test(line) || isLoose(lines, i))
+    ) {
+      kind[i] = 'ingredient'
+      continue
+    }
+    if (!inMethod && OF_WHICH.test(line) && line.length < 60) {
       kind[i] = 'ingredient'
       seen = true
       continue
@@ -360,7 +403,7 @@ function splitByLook(
       /^(?:[-*•·–▢☐□]\s*)?(?:about |a |an |half )?\d|^(?:[-*•·–▢☐□]\s*)?(?:a|an|half|salt|pepper|oil|some|pinch|handful|juice|zest|small|large|good|bunch|knob|sprig|few|dash|splash)\b/i.test(
         plain(line),
       )
-    const numbered = /^(?:step\s*)?\d{1,2}\s*[.):]\s/i.test(line)
+    const numbered = /^(?:step\s*)?\d{1,2}\s*[.):]\s/i.test(line) || isFirst(lines, i)
     const commands = sentencesOf(line).some(
       (s) => clausesOf(s).length > 0 && s.split(' ').length > 3,
     )

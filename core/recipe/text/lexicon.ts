@@ -75,6 +75,10 @@ export const PHRASES: [RegExp, WorkKind][] = [
   [/^(?:warm|heat|reheat|crisp)\b[^.;]*\bin (?:the|a) (?:[a-z]+ )?oven\b/, 'bake'],
   [/^get (?:the |your |an? )?(?:oven|grill)\b/, 'heat'],
   [
+    /^(?:put|switch|turn|fire) (?:the |your )?(?:oven|grill|broiler) (?:on|up)\b|^(?:put|switch|turn|fire) (?:on|up) (?:the |your )?(?:oven|grill|broiler)\b/,
+    'heat',
+  ],
+  [
     /\b(?:pre-?heat|heat|turn on|warm|set|switch on)\b[^.;]*\b(?:oven|grill|broiler|griddle|barbecue)\b/,
     'heat',
   ],
@@ -182,7 +186,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'pot',
   ],
   [
-    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bthe holes\b|\b(?:the|paper|muffin|cupcake|bun) (?:paper )?cases\b|\b(?:the|into an?|in an?|lined|greased|buttered|prepared|same|your|square|round|deep|cm|inch|another|second) tins?\b(?! of)/,
+    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bthe holes\b|\b(?:the|paper|muffin|cupcake|bun) (?:paper )?cases\b|\b(?:the|into an?|in an?|lined|greased|buttered|prepared|same|your|square|round|deep|cm|inch|another|second) tins?\b(?! of)|\b\d+ ?(?:cm|in|inch|x)[a-z0-9 ]* (?:baking )?tins?\b|\bbaking tins?\b/,
     'tin',
   ],
   [

@@ -1,13 +1,13 @@
 import { isMeat } from './foods'
 import { namesOf, type IngredientRead } from './ingredientLine'
 import { plain } from './plain'
-import { bareOf } from './references'
+import { bareOf, PRODUCTS } from './references'
 import type { Threads } from './threads'
 import { usedIn } from './usedIn'
 
 /** Ids of the ingredients that a text means, in a part of the method under a heading or none. */
 export function meantBy(text: string, label: string | undefined, threads: Threads): string[] {
-  const named = usedIn(bareOf(text), threads.ingredients)
+  const named = usedIn(bareOf(text), threads.ingredients, threads.calledInFull)
   return nearest(alsoMeant(named, text, threads), text, label, threads)
 }
 
@@ -20,13 +20,40 @@ function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
   const [only] = meats
   const meat = isMeat(lower) && !uses.some((id) => isMeat(item(id)))
   const kept = uses.filter((id) => {
-    if (threads.isNamed(id)) return true
     const head = namesOf(item(id)).at(-1)
+    // `Salt and pepper` is no red pepper, and the juice of the lemon no apple juice.
+    if (
+      head === 'pepper' &&
+      VEGETABLE.test(item(id)) &&
+      !/pepper/.test(lower.replace(SEASONS, ' '))
+    )
+      return false
+    const unpressed = lower.replace(PRESSED, ' ')
+    if (head === 'juice' && unpressed !== lower && !/juice/.test(unpressed))
+      return item(id).search(PRESSED) >= 0
+    // The water of a pan or of the tap is none of the list's.
+    if (head === 'water' && TAP.test(lower) && threads.ingredients.find((i) => i.id === id)?.group)
+      return false
+    // `Half the sauce` is what was made of that name, and not the soy sauce that went into something.
+    const full = plain(item(id)).split(' ').length > 1 && lower.includes(plain(item(id)))
+    if (head && PRODUCTS.has(head) && !full && threads.latest((t) => t.names.has(head)))
+      return false
+    if (threads.isNamed(id)) return true
     const made = new RegExp(`\\b${head}s? (?:sauce|soup|stew|dressing|butter sauce|gravy)\\b`)
     return !(head && made.test(lower) && !lower.replace(made, ' ').includes(head))
   })
   return meat && only && meats.length === 1 ? [...kept, only.id] : kept
 }
+
+const TAP =
+  /\b(?:pan|pot|saucepan|kettle) (?:full )?of (?:[a-z]+ )?water\b|\b(?:under|running|tap|plenty of|boiling|simmering)\b[^,.;]{0,20}\bwater\b/
+/** Peppers that are eaten, and not ground. */
+const VEGETABLE =
+  /\b(?:red|green|yellow|orange|bell|sweet|romano|pointed|long|roasted)\b[^,]*\bpeppers?\b/i
+const SEASONS = /\bsalt(?:,| and| &) (?:freshly )?(?:ground )?(?:black |white )?pepper\b/g
+/** Juice of a fruit that is pressed for it. */
+const PRESSED =
+  /\b(?:lemon|lime)(?:['’]s)? juice\b|\bjuice of (?:the |a |an |half |\d )*(?:lemon|lime)s?\b/g
 
 /** Of two things by the same name the one that stands with what is being worked on, or the one that is not used yet. */
 function nearest(
@@ -75,7 +102,7 @@ const groupOf = (items: readonly IngredientRead[]): Pick<IngredientRead, 'group'
 }
 
 /** Whether a part of the method and a part of the list have the same heading. */
-const isUnder = (i: IngredientRead, label: string | undefined) => {
+export const isUnder = (i: IngredientRead, label: string | undefined) => {
   if (!label || !i.group) return false
   const words = new Set(namesOf(i.group.replace(/\([^)]*\)/g, '')))
   return namesOf(label).some((w) => words.has(w))

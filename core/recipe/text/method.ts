@@ -11,6 +11,7 @@ import { grouped, isBesideOnly, isHotFat, withObjects, type Group } from './grou
 import { meantBy } from './meant'
 import {
   AGAIN,
+  ANOTHER_DAY,
   AS_WEIGHT,
   goesOn,
   HAD,
@@ -25,10 +26,10 @@ import {
   SWITCH,
   withinOf,
 } from './methodWords'
-import { isApart, isReheating, isSaid, isStorageNote, isTalk } from './notes'
+import { isApart, isAtTable, isReheating, isSaid, isStorageNote, isTalk } from './notes'
 import { namesOf, singular, type IngredientRead } from './ingredientLine'
 import { asCommand, inTurns } from './sentences'
-import { apart } from './usedIn'
+import { apart, calledInFull, usedIn } from './usedIn'
 import { VESSELS } from './lexicon'
 import { bareOf, isStaple, KIND_WORDS } from './references'
 import { plain } from './plain'
@@ -52,17 +53,25 @@ export function stepsOf(
   const unused: string[] = []
   let read = 0
   sectionsOf(method).forEach((section, k) => {
+    // `To freeze: wrap. Defrost in the fridge`: the rest of the line is of another day too.
+    let later = false
     for (const { text, label } of section.sentences) {
       if (++read > MOST_SENTENCES || text.length > LONGEST_SENTENCE) {
         unused.push(text.slice(0, 80))
         continue
       }
       // How to warm it up another day is no part of the session.
-      if (/^to (?:reheat|store|freeze)\b/i.test(label ?? text)) continue
+      if (/^to (?:re-?heat|store|freeze)\b/i.test(label ?? text) || ANOTHER_DAY.test(label ?? '')) {
+        later = true
+        continue
+      }
+      if (later && ANOTHER_DAY.test(text)) continue
+      later = false
+      if (ANOTHER_DAY.test(text) && reader.packed) continue
       const had = HAD.exec(text)
       const left = had ? reader.soFar(Number(had[1])) : undefined
-      const said = left === undefined ? text : text.slice(had![0].length)
-      const groups = withObjects(grouped(clausesOf(inTurns(asCommand(said), foods), foods)))
+      const told = left === undefined ? text : text.slice(had![0].length)
+      const groups = withObjects(grouped(clausesOf(inTurns(asCommand(told), foods), foods)))
       if (!groups.length && !isSaid(text)) unused.push(text)
       groups.forEach((group, i) =>
         reader.take(group, { section: k, label: label ?? section.heading, goesOn: i > 0 }),
@@ -103,7 +112,11 @@ class Reader {
     const ingredients = apart(listed, method)
     this.ingredients = ingredients
     this.real = new Map(ingredients.map((i) => [i.id, i.id.replace(/:.*$/, '')]))
-    this.threads = new Threads(ingredients)
+    this.threads = new Threads(
+      ingredients,
+      calledInFull(method, ingredients),
+      new Set(usedIn(method, ingredients)),
+    )
     this.sourcing = new Sourcing(this.threads)
     // Much liquid makes a bare `pan` a saucepan.
     const litres = ingredients.reduce(
@@ -140,15 +153,18 @@ class Reader {
       before.do = `${before.do}. ${sentenceCase(text)}`
       return
     }
+    // What is packed is eaten another day, and so is what goes on it then.
+    if (before && isAtTable(text) && this.drafts.some((d) => d.work === 'pack')) {
+      before.do = `${before.do}. ${sentenceCase(text)}`
+      return
+    }
     if (isStorageNote(text) || isTalk(group, text) || isReheating(text)) return
     // `Or freeze for up to 3 months`: another way, and no step of its own.
     if (before && /^or\b/i.test(text)) {
       before.do = `${before.do}, ${lowerFirst(text.replace(/[\s.,;:]+$/, ''))}`
       return
     }
-    // `Thaw overnight and reheat`: what is in the freezer is eaten another day.
-    if (before?.work === 'pack' && /^(?:to serve,? )?(?:thaw|defrost|re-?heat)\b/i.test(text))
-      return
+    if (before?.work === 'pack' && ANOTHER_DAY.test(text)) return
     const again = before && AGAIN.exec(plain(text))
     if (again) {
       this.again(before, group, text, place, Number(again[1] ?? 2))
@@ -167,7 +183,8 @@ class Reader {
       !sources.fresh.length &&
       last.work !== 'heat' &&
       isBesideOnly(group) &&
-      !durationsIn(text).length
+      // `Take off the lid for the final 10 minutes`.
+      durationsIn(text).every((d) => d.kind === 'moment')
     ) {
       last.do = `${last.do}. ${sentenceCase(text)}`
       this.threads.beside(text)
@@ -187,6 +204,11 @@ class Reader {
       return
     }
     this.draft(mention, sources)
+  }
+
+  /** What was done last puts the dish away. */
+  get packed(): boolean {
+    return this.drafts.at(-1)?.work === 'pack'
   }
 
   /**
@@ -267,8 +289,8 @@ class Reader {
     // `The tin` that a bird was roasted in is the roasting tin.
     const roasting = threads.isRoasting()
     const said =
-      roasting || FAT_LEFT.test(text)
-        ? text.replace(/\b(the|same) tin\b/gi, '$1 roasting tin')
+      roasting || FAT_LEFT.test(text) || where.vessel === 'tray'
+        ? text.replace(/\b(the|same|both) tin(s?)\b/gi, '$1 roasting tin$2')
         : text.replace(AS_WEIGHT, '')
     const named = equipmentIn(said)
     const vessel = named.find((k) => VESSELS.has(k))
@@ -343,11 +365,15 @@ class Reader {
       threads.prepared.set(vessel, index)
       return
     }
-    const flesh = threads.itemsOf(sources).some(isMeat) || unlisted
+    const holders = [sources.main, ...sources.others].flatMap((t) => t ?? [])
+    // An egg around what is cooked already is no flesh.
+    const flesh =
+      unlisted || fresh.some(isMeat) || holders.some((t) => !t.through && threads.hasMeat(t))
     const done = cooksThrough(work, time.minutes[1], flesh)
     threads.taken(index, { ...mention, work }, sources, where, {
       raw: raw && !done,
       cooked: cooked || cooks(work),
+      through: done || (!flesh && holders.some((t) => t.through)),
     })
   }
 

@@ -63,3 +63,6 @@ export function withinOf(text: string): number | undefined {
   if (span) return span.most
   return /\b(?:immediately|at once|straight ?away|right away)\b/i.test(text) ? 2 : undefined
 }
+
+/** `Thaw overnight and reheat`: what is in the freezer is eaten another day. */
+export const ANOTHER_DAY = /^(?:to (?:serve|eat),? )?(?:thaw|defrost|re-?heat)\b/i

@@ -38,11 +38,17 @@ export const isTalk = (group: Group, text: string) =>
 
 /** How it is finished or warmed up on another day is no part of the session. */
 export const isReheating = (text: string) =>
-  /\bon the day (?:you|that you|of eating|it is eaten)\b|\bfresh (?:when|each time) (?:you|it)\b|\bwhen you(?:'re| are)? (?:come to )?(?:ready to )?(?:eat|serve)(?: it)?\b/i.test(
+  /\bon the day (?:you|that you|of eating|it is eaten)\b|\bfresh (?:when|each time) (?:you|it)\b|\bwhen you(?:'re| are)? (?:come to )?(?:ready to )?(?:eat|serve|re-?heat|warm)(?: it)?\b/i.test(
     text,
   ) ||
   /^(?:to )?re-?heat\b[^.]*\b(?:microwave|on the day|when (?:needed|you want))\b/i.test(text) ||
   /^(?:to )?(?:re-?heat|bake|cook|roast|warm|heat)(?: it| them| the \w+| through)* (?:straight )?from (?:frozen|the freezer)\b/i.test(
+    text,
+  )
+
+/** `Scatter with coriander when serving`: done at the table. What is cooked to serve is no word at the table. */
+export const isAtTable = (text: string) =>
+  /^(?:to serve|when serving|just before serving),? (?!(?:boil|cook|toast|fry|grill|bake|steam|roast)\b)|^(?:scatter|sprinkle|top|garnish|drizzle|finish|dress|dollop|squeeze|serve)\b[^.]*\b(?:when|just before|before|on) (?:you )?serv(?:e|ing)\b|^(?:shake|stir|toss|mix)\b[^.]*\b(?:before|when) (?:you )?eat(?:ing)?\b/i.test(
     text,
   )
 

@@ -4,6 +4,8 @@ import { readIngredientLine, namesOf, type IngredientRead } from './ingredientLi
 import { layoutOf } from './layout'
 import type { StepRead } from './drafts'
 import { stepsOf } from './method'
+import { isAtTable } from './notes'
+import { usedIn } from './usedIn'
 
 /** A recipe as it was read from a text: with everything doubtful marked for the cook. */
 export interface RecipeRead {
@@ -47,8 +49,11 @@ export function recipeFrom(parts: {
   const doubts = [...parts.doubts]
   if (!steps.length) doubts.push('no steps were found in the text')
   const used = new Set(steps.flatMap((s) => s.uses))
+  // What goes on when it is eaten is said where it is packed.
+  const said = steps.flatMap((s) => s.do.split('. ').slice(1).filter(isAtTable))
+  const atTable = usedIn(said.join('. '), ingredients)
   for (const { id, item } of steps.length ? ingredients : [])
-    if (!used.has(id)) doubts.push(`no step takes it: ${item}`)
+    if (!used.has(id) && !atTable.includes(id)) doubts.push(`no step takes it: ${item}`)
   for (const sentence of unused) doubts.push(`nothing to do was read in: ${sentence}`)
   return { name: parts.name, serves: parts.serves ?? 4, ingredients, steps, doubts }
 }

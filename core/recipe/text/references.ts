@@ -10,7 +10,7 @@ export const isStaple = (item: string) => STAPLE.test(item) || PEPPER.test(item)
 
 /** Things made on the way, by which a method goes on speaking of them. */
 export const PRODUCTS = new Set(
-  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling chili finger wedge'.split(
+  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling muffin cupcake scone brownie chili finger wedge'.split(
     ' ',
   ),
 )
@@ -27,11 +27,11 @@ const CATEGORIES: [RegExp, RegExp][] = [
   ],
   [
     /\b(?:spices)\b/,
-    /\b(?:cumin|coriander|turmeric|paprika|cinnamon|cardamom|cloves|spice|masala|curry powder|chill?i|chile|cayenne|pepper flakes|fennel seeds?|caraway|fenugreek|saffron|sumac|mustard powder|star anise|garam|ginger|allspice|nutmeg)\b/,
+    /\b(?:cumin|(?<!\b(?:handfuls?|bunch(?:es)?|sprigs?|fresh) )coriander(?! (?:leaf|leaves|stalks?|chopped|torn|picked)\b)|turmeric|paprika|cinnamon|cardamom|cloves|spice|masala|curry powder|chill?i|chile|cayenne|pepper flakes|fennel seeds?|caraway|fenugreek|saffron|sumac|mustard powder|star anise|garam|ras el hanout|za'?atar|berbere|baharat|five.spice|ginger|allspice|nutmeg)\b/,
   ],
   [
     /\b(?:herbs)\b/,
-    /\b(?:parsley|coriander|cilantro|thyme|rosemary|sage|basil|mint|dill|chives|oregano|tarragon|bay)\b/,
+    /\b(?:parsley|(?<!ground )coriander(?! seeds?)|cilantro|thyme|rosemary|sage|basil|mint|dill|chives|oregano|tarragon|bay)\b/,
   ],
   [
     /\bcheeses?\b/,
@@ -79,7 +79,7 @@ const escape = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 
 /** `A loaf tin`: a vessel, and nothing that was made. */
 const SHAPED_FOR =
-  /\b(?:loaf|cake|bread|bun|roll|pancake|biscuit|cookie|soup|salad|sauce) (?:tins?|pans?|moulds?|bowls?|trays?|sheets?|boards?|cases?)\b/g
+  /\b(?:loaf|cake|bread|bun|roll|muffin|pancake|biscuit|cookie|soup|salad|sauce) (?:tins?|pans?|moulds?|bowls?|trays?|sheets?|boards?|cases?)\b/g
 const BASE_OF = /\bbase of (?:an?|the|each|your)\b/g
 const unshaped = (text: string) => plain(text).replace(SHAPED_FOR, ' ').replace(BASE_OF, ' ')
 
@@ -138,13 +138,18 @@ export const WHILE_YOU =
   /^((?:while|as) (?:that|it|they|this)(?:['’]s| is|['’]re| are)? [a-z]+(?: [a-z]+)?(?= (?:you|we|i) )|(?:while|as) (?:that|it|they|this|the [a-z]+)(?:['’]s| is|['’]re| are) [a-z]+ing(?= [a-z])) ((?:you|we|i) )?/i
 /** `About half an hour before the stew is done, `. */
 const TIMED_LEAD =
-  /^(?:about |around |roughly |some )?(?:\d+(?:[.,]\d+)?|an?|half|a quarter|one|two|three|four|five|ten|fifteen|twenty|thirty|forty|forty-five)\b[a-z0-9 -]*\b(?:minutes?|hours?|min)\b[^,;]*\b(?:before|after)\b(?:[^,;]*,\s*| (?:it|they|the [a-z]+)(?: is| are|['’]s|['’]re) (?:ready|done|up|finished) )/i
+  /^(?:about |around |roughly |some )?(?:\d+(?:[.,]\d+)?|an?|half|a quarter|one|two|three|four|five|ten|fifteen|twenty|thirty|forty|forty-five)\b[a-z0-9 -]*\b(?:minutes?|hours?|min)\b[^,;]*\b(?:before|after)\b(?:[^,;]*,\s*| (?:it|they|the [a-z]+)(?: is| are|['’]s|['’]re) (?:ready|done|up|finished) | (?:the end|serving)(?: of (?:the )?[a-z]+(?: time)?)? (?=[a-z]))/i
 const LEAD =
   /^(?:(?:then|now|next|finally|lastly|first|gradually|gently|carefully|slowly|immediately|just|also|afterwards|quickly|lightly|generously|last thing|last of all|and|so|right|okay|i|you|we)\b[\s,]*)+/i
 
+/** `For the sauce, `: what it is for, and not what is taken. */
+export const FOR_THE =
+  /^((?:for|to make) the (?!(?:last|first|final|next|rest|remaining|whole)\b)[a-z][a-z' -]{2,30})[,:]\s+(?=[a-z])/i
 /** Clauses that only say when or how far, and whose foods are not what is worked on. */
 export const bareOf = (text: string) =>
   text
+    .replace(FOR_THE, '')
+    .replace(/\bfish (out|it out|them out)\b/gi, 'lift $1')
     .replace(/^(?:meanwhile|in the meantime|at the same time)\b[\s,:]*/i, '')
     .replace(WHILE_YOU, '')
     .replace(/^(?:while|as|before)\b[^,;:]*[,;:]\s*/i, '')
@@ -157,16 +162,35 @@ export const bareOf = (text: string) =>
       '$1 of an ice bath',
     )
     .replace(/\baccording to\b[^,;.]*/gi, ' ')
+    .replace(
+      /\bso (?:the [a-z]+|it|they|you) (?:do(?:es)?n['’]t|will|won['’]t|can|stays?|keeps?|do not)\b[^,;.]*/gi,
+      ' ',
+    )
     .replace(/\b(?:until|till|so that|to serve with|making sure)\b[^,;.]*/gi, ' ')
     .replace(/\bwhile\b[^,;.]*/gi, ' ')
     .replace(/\([^)]*\)/g, ' ')
     .replace(/\brice cooker\b/gi, 'cooker')
     .replace(/\b(?:oil|flour|wet|butter)(?:ed)? (?:your |the )?(?:hands|fingers)\b/gi, ' ')
 
+/** `Half an hour before the end, stir in the beans`: into what is cooking by then. */
+export const goesInLate = (text: string) => {
+  const lead = TIMED_LEAD.exec(text)?.[0]
+  return (
+    lead !== undefined &&
+    /\bbefore (?:the end|it\b|they\b|the [a-z]+ (?:is|are)\b|serving)/i.test(lead) &&
+    /^(?:then )?(?:add|(?:stir|tip|put|drop|mix|fold|throw|pop|pour) in)\b/i.test(
+      text.slice(lead.length),
+    )
+  )
+}
+
 export const beginsAnew = (text: string) =>
   /^(?:meanwhile|in the meantime|at the same time|while\b|as (?:it|they|the|that|this)\b|during this time|separately)/i.test(
     text,
-  ) || TIMED_LEAD.test(text)
+  ) ||
+  (TIMED_LEAD.test(text) && !goesInLate(text)) ||
+  /^[a-z]+ (?:the |your )?[a-z ]{2,30} separately\b/i.test(text) ||
+  FOR_THE.test(text)
 
 /** What shaped things are made of, where a method goes on speaking of the things. */
 export const MADE_OF: Record<string, string[]> = {

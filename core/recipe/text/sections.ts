@@ -1,3 +1,4 @@
+import { FOR_THE } from './references'
 import { isHeading, sentencesOf } from './sentences'
 
 /** A part of a method under a heading of its own, or the method before the first of them. */
@@ -37,7 +38,10 @@ export function sectionsOf(method: string): Section[] {
     // A day stands for all that is said behind it.
     let day: string | undefined
     sentencesOf(line).forEach((text, i) => {
-      const own = (i === 0 ? label : labelOf(text, line)) ?? DAY_FIRST.exec(text)?.[1]
+      const own =
+        (i === 0 ? label : labelOf(text, line)) ??
+        DAY_FIRST.exec(text)?.[1] ??
+        FOR_THE.exec(text)?.[1]
       if (own && TIMES.test(own)) day = own
       sections.at(-1)!.sentences.push({ text, label: own ?? day })
     })

@@ -1,8 +1,9 @@
 import type { WorkKind } from '../work'
 import { isLiquid } from './foods'
 import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
-import { namesOf } from './ingredientLine'
+import { namesOf, type IngredientRead } from './ingredientLine'
 import { POTS } from './lexicon'
+import { isUnder } from './meant'
 import {
   bareOf,
   beginsAnew,
@@ -20,6 +21,8 @@ import { SERVES, type Mention, type Sources, type Thread, type Threads } from '.
 const KNOWN_VESSEL =
   /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|hole|wok|slow cooker|pressure cooker|roasting tin|cooker|drippings|fat)s?\b/
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
+/** `All the sauce ingredients`. */
+const ALL_OF = /\b(?:all (?:of )?|the )(?:the )?([a-z]+(?: [a-z]+)?) ingredients\b/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
 const JUICES =
   /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
@@ -50,11 +53,17 @@ const OTHER_ONE =
   /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:one|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|at|for|on|until|with)\b|$)/
 const ONE_LABEL = /^(?:one|for (?:now|tonight)|to eat now|the first(?: one)?)$/i
 const OTHER_LABEL = /^(?:(?:the )?other(?: one)?|the second(?: one)?|for (?:later|the freezer))$/i
+/** What comes of a lemon or an orange, and the work by which it does. */
+const OF_CITRUS = /\b(?:zest|rind|juices?)\b/
+const SQUEEZED = /^(?:finely )?(?:grate|zest|squeeze|juice|halve|pare)\b/
+/** `Layer sauce, sheets and spinach`: a sauce goes between what has no name yet and is in its pan. */
+const LAYERS = /^(?:layer|build|assemble)\b[^.;]*\bsauce\b/
 const THE_LIQUOR =
   /\b(?:the|this|its|all the) (?:hot |warm |cooking |poaching |strained |remaining )*(stock|broth|liquor|liquid)\b/
 
 const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your )?${name}\\b`)
 
+const HOB_VESSELS = new Set(['pot', 'frying-pan', 'wok'])
 /** `Put everything in a casserole`: all that has been got ready. */
 const PUT_ALL =
   /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b/
@@ -80,6 +89,14 @@ const takesOut = (holder: Thread, { text, uses }: Mention): boolean =>
 const POURED = new Set('dressing marinade glaze syrup sauce brine vinaigrette'.split(' '))
 /** The first layer in a dish that is still empty. */
 const FIRST_LAYER = /\b(?:over|on|in|into|across) the (?:base|bottom) of an?\b/
+
+/** Stands in a bowl, whether the text says so or not: several things, and nothing has cooked them. */
+const isMixed = ({ cooked, items, where: { vessel } }: Thread) =>
+  !cooked && (vessel === 'bowl' || (vessel === undefined && items.size > 1))
+
+/** A handful of coriander is an herb, a teaspoon of it a spice. */
+const listedAs = ({ counted = '', item, preparation = '' }: IngredientRead) =>
+  `${counted} ${item} ${preparation}`.trim()
 
 /** A step while it is looked for what it takes up. */
 interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
@@ -186,6 +203,15 @@ export class Sourcing {
     const { kept } = this
     const begun = kept.open.some((t) => t.section === mention.section && t.items.size > 0)
     if (ALL.test(lower) && !begun) fresh.push(...kept.unnamed(fresh).map((i) => i.id))
+    // `Oats: stir everything together`: all that stands under that heading.
+    const named = ALL_OF.exec(lower)?.[1]
+    if (named !== undefined || (ALL.test(lower) && begun && !mention.goesOn && mention.label)) {
+      const own = kept.ingredients.filter((i) => isUnder(i, named ?? mention.label))
+      if (own.length && own.every((i) => !kept.isNamed(i.id))) {
+        fresh.push(...own.map((i) => i.id).filter((id) => !fresh.includes(id)))
+        taking.anew = true
+      }
+    }
     if (isMadeOf(lower)) return
     // `Rice: rinse, soak`: what stands under that heading in the list.
     const label = mention.goesOn || mention.uses.length ? undefined : mention.label
@@ -197,7 +223,9 @@ export class Sourcing {
       if (own.length === 1) fresh.push(own[0]!.id)
     }
     const kinds = this.kindsIn(taking)
-    const ofKind = kept.unnamed(fresh).filter((i) => namesKind(kinds, i.item))
+    // `Roast the vegetables`: garlic that has a word of its own goes in where that says so.
+    const apart = (i: IngredientRead) => /\bgarlic\b/i.test(i.item) && kept.spokenOf.has(i.id)
+    const ofKind = kept.unnamed(fresh).filter((i) => namesKind(kinds, listedAs(i)) && !apart(i))
     fresh.push(...ofKind.map((i) => i.id))
   }
 
@@ -228,9 +256,11 @@ export class Sourcing {
       const thread = this.madeAs(name, mention, found)
       if (thread) found.add(thread)
     }
+    // `Mix the zest and juice`: of the fruit that was grated and squeezed by itself.
+    if (OF_CITRUS.test(lower) && !SQUEEZED.test(lower))
+      for (const t of kept.open) if (kept.isCitrus(t)) found.add(t)
     // `Pour the wet ingredients into the dry`: what was mixed so far.
-    if (WET_AND_DRY.test(lower))
-      for (const t of kept.open) if (t.where.vessel === 'bowl' && !t.cooked) found.add(t)
+    if (WET_AND_DRY.test(lower)) for (const t of kept.open) if (isMixed(t)) found.add(t)
     // `Tip into the dal`: by the heading of its ingredients.
     for (const t of kept.open)
       if (!found.has(t) && kept.headingOf(t).some((n) => into(n).test(lower))) found.add(t)
@@ -245,7 +275,8 @@ export class Sourcing {
     const iced = ICED.test(lower) ? kept.latest((t) => t.names.has('ice bath')) : undefined
     if (iced) found.add(iced)
     if (!COOKED_IN_WATER.test(lower) || !fresh.length || OTHER_PAN.test(lower)) return
-    const water = kept.open.findLast((t) => t.names.has('boiling water'))
+    // Meat that was lifted out of its water is no water.
+    const water = kept.open.findLast((t) => t.names.has('boiling water') && !kept.hasMeat(t))
     if (water) found.add(water)
   }
 
@@ -280,6 +311,8 @@ export class Sourcing {
           ? [kept.current]
           : open.slice(-2),
       )
+    if (/\b(?:all|both) (?:of )?(?:the )?(?:fillings|parts|components|pans|trays)\b/.test(lower))
+      add(open)
     if (PUT_ALL.test(lower)) add(open)
     else if (/\beverything\b/.test(lower) && !fresh.length)
       add(['cool', 'rest'].includes(mention.work) ? open : [kept.current])
@@ -356,6 +389,10 @@ export class Sourcing {
       ),
     )
     if (made) return made
+    if (name === 'sauce' && LAYERS.test(lower.trim()))
+      return this.kept.open.findLast(
+        (t) => t.cooked && !found.has(t) && HOB_VESSELS.has(t.where.vessel ?? ''),
+      )
     // `Shred it, and stir back into the chili`.
     const back = mention.goesOn && DISHES.has(name)
     if (found.size || back) {
@@ -397,7 +434,12 @@ export class Sourcing {
       (t) => t !== this.kept.current && !t.names.has('boiling water'),
     )
     return (
-      others.findLast((t) => t.names.size === 0) ?? (others.length ? undefined : this.kept.current)
+      others.findLast((t) => t.names.size === 0) ??
+      // `Roll the mixture`: what was stirred together in no pot, whatever else it was called.
+      (name === 'mixture' && POTS.has(this.kept.current?.where.vessel ?? '')
+        ? others.findLast((t) => t.items.size > 1 && !POTS.has(t.where.vessel ?? ''))
+        : undefined) ??
+      (others.length ? undefined : this.kept.current)
     )
   }
 
@@ -414,6 +456,9 @@ export class Sourcing {
         lower,
       )
     )
+      return true
+    // `Dip in the flour, then the egg`: what has been shaped, in something new.
+    if (/^(?:dip|dredge|dunk|coat|roll|dust) (?:lightly )?(?:in|into|with)\b/.test(lower))
       return true
     return (
       /^(?:in (?:the|that) [a-z -]{3,30}, )?[a-z-]+ (?:(?:up|out|down|over|off|gently|well|both|all|of|each) )*(?:it|them|these|this)\b(?! (?:is|are|has|have)\b)/.test(

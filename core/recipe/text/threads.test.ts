@@ -443,6 +443,41 @@ describe('times and servings', () => {
     expect(find(steps, 'bake').equipment).toContain('tin')
   })
 
+  it('are the dry ones too where no bowl is named, and take what is spread over them at the end', () => {
+    const steps = read(
+      'Line a 12-hole muffin tin with cases. Mix the flour, sugar and cinnamon. Beat the eggs with the oil and stir into the dry ingredients with the carrots. Divide between the cases and bake for 20 minutes at 180 °C. Cool on a rack. Beat the cream cheese with the icing sugar and spread over the muffins.',
+      '200 g self-raising flour\n150 g light brown sugar\n1 tsp cinnamon\n2 eggs\n120 ml sunflower oil\n200 g carrots, grated\n200 g cream cheese\n50 g icing sugar',
+    )
+    expect(waits(steps, 'beat the eggs', 'mix the flour')).toBe(true)
+    expect(waits(steps, 'bake', 'mix the flour')).toBe(true)
+    expect(waits(steps, 'spread over', 'cool on a rack')).toBe(true)
+    expect(waits(steps, 'spread over', 'beat the cream cheese')).toBe(true)
+    expect(waits(steps, 'bake', 'beat the cream cheese')).toBe(false)
+    // Sugar is not the icing sugar that is called so elsewhere.
+    expect(find(steps, 'mix the flour').uses).toHaveLength(3)
+    expect(find(steps, 'beat the cream cheese').uses).toHaveLength(2)
+  })
+
+  it('are what was shaped, where it is dipped in one thing after the other', () => {
+    const steps = read(
+      'Mix the mash and the salmon. Shape into 8 cakes and chill for 30 minutes. Dip in the flour, then the egg, then the breadcrumbs. Fry in the oil for 4 minutes a side. Cool, then freeze.',
+      '600 g mash\n400 g cooked salmon\n50 g flour\n2 eggs\n120 g breadcrumbs\n3 tbsp oil',
+    )
+    expect(waits(steps, 'dip in', 'chill')).toBe(true)
+    expect(waits(steps, 'fry', 'dip in')).toBe(true)
+    expect(waits(steps, 'cool', 'fry')).toBe(true)
+  })
+
+  it('are no herbs where spices are meant', () => {
+    const steps = read(
+      'Stir in the garlic and spices and cook for 1 minute. Scatter over the coriander to serve.',
+      '3 cloves garlic, crushed\n1 tbsp ras el hanout\n1 tsp ground ginger\nhandful of coriander, chopped',
+    )
+    const spiced = find(steps, 'spices').uses
+    expect(spiced.some((u) => u.includes('coriander'))).toBe(false)
+    expect(spiced).toHaveLength(3)
+  })
+
   it('are tossed with the dressing that was stirred together beside them', () => {
     const steps = read(
       'Toss the cucumbers with the salt and leave to drain for 30 minutes. Whisk the vinegar and sugar until dissolved. Squeeze out the cucumbers, toss with the dressing and chill for an hour.',

@@ -24,6 +24,8 @@ export interface Thread {
   /** Raw meat, fish or egg is in it that nothing has cooked through. */
   raw: boolean
   cooked: boolean
+  /** Some heat has cooked it all through, whatever came to it afterwards. */
+  through: boolean
   where: Whereabouts
   /** Where it lay when it was last in a vessel: the food may have been lifted out since. */
   lifted: boolean
@@ -74,7 +76,9 @@ const CITRUS = /\b(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b/i
 const ZESTS = /\b(?:zest|rind)\b/
 const SQUEEZES = /\b(?:squeeze|juice|halve|slice|segment|quarter)\b/
 const KEEPS_LIQUID = /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b/
-export const SERVES = /^(?:serve|eat|dish up|plate)\b|^to serve\b/
+/** `To serve, boil the pasta` begins something of its own. */
+export const SERVES =
+  /^(?:serve|eat|dish up|plate)\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast)\b)/
 const LIFTS =
   /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
 const PARTS =
@@ -109,7 +113,15 @@ export class Threads {
   /** Tins that were lined or greased, and by which step, until something goes into them. */
   readonly prepared = new Map<string, number>()
 
-  constructor(readonly ingredients: readonly IngredientRead[]) {}
+  /**
+   * @param calledInFull ids of ingredients that the method somewhere calls by all their words: `icing sugar`
+   */
+  constructor(
+    readonly ingredients: readonly IngredientRead[],
+    readonly calledInFull: ReadonlySet<string> = new Set(),
+    /** Ids of those that it names anywhere. */
+    readonly spokenOf: ReadonlySet<string> = new Set(),
+  ) {}
 
   item(id: string): string {
     return this.ingredients.find((i) => i.id === id)!.item
@@ -140,7 +152,7 @@ export class Threads {
     mention: Mention,
     sources: Sources,
     where: Whereabouts,
-    state: Pick<Thread, 'raw' | 'cooked'>,
+    state: Pick<Thread, 'raw' | 'cooked' | 'through'>,
   ): void {
     const { main, others, fresh } = sources
     const lower = mention.text.toLowerCase()
@@ -156,6 +168,7 @@ export class Threads {
       names: new Set(),
       raw: false,
       cooked: false,
+      through: false,
       where,
       lifted: false,
       section: mention.section,
@@ -236,6 +249,11 @@ export class Threads {
     if (LIFTS.test(text.toLowerCase())) current.lifted = true
     if (PARTS.test(text.toLowerCase())) current.parted = true
     if (KEEPS_LIQUID.test(text.toLowerCase())) this.liquid = current.last
+  }
+
+  /** Whether nothing but lemon, orange or the like is in it. */
+  isCitrus({ items }: Thread): boolean {
+    return items.size > 0 && [...items].every((id) => CITRUS.test(this.item(id)))
   }
 
   hasMeat(thread: Thread): boolean {

@@ -15,8 +15,25 @@ export const apart = (listed: readonly IngredientRead[], method: string): Ingred
 const MADE_FROM =
   /^(?:stock|broth|sauce|gravy|bouillon|powder|paste|purée|puree|passata|ketchup|oil|juice|vinegar|seasoning|cube)s?$/
 
-/** Ids of the ingredients whose names stand in a text. */
-export function usedIn(text: string, ingredients: readonly IngredientRead[]): string[] {
+/** Ids of the ingredients of which all words stand together somewhere in a method. */
+export function calledInFull(method: string, ingredients: readonly IngredientRead[]): Set<string> {
+  const said = ` ${(method.toLowerCase().match(/[a-zà-ÿ]+/g) ?? []).map(singular).join(' ')} `
+  return new Set(
+    ingredients
+      .filter((i) => namesOf(i.item).length > 1 && said.includes(` ${namesOf(i.item).join(' ')} `))
+      .map((i) => i.id),
+  )
+}
+
+/**
+ * Ids of the ingredients whose names stand in a text. Where one of two that share a word is elsewhere
+ * called in full, the word alone is the other.
+ */
+export function usedIn(
+  text: string,
+  ingredients: readonly IngredientRead[],
+  inFull: ReadonlySet<string> = new Set(),
+): string[] {
   const list = foodWords(text)
   const words = new Set(list)
   const spokenWords = (text.toLowerCase().match(/[a-zà-ÿ]+/g) ?? []).map(singular)
@@ -38,6 +55,9 @@ export function usedIn(text: string, ingredients: readonly IngredientRead[]): st
       const hit = hits(i)
       if (!hit.length) return false
       const head = own.at(-1)!
+      // `Cola or apple juice`: by either name.
+      const either = i.item.split(/ or /i)
+      if (either.length > 1 && either.some((p) => words.has(namesOf(p).at(-1) ?? ''))) return true
       if (isMadeFrom(i) && own.length > 1)
         return hit.includes(head) && (hit.length > 1 || sharing.get(head)!.length === 1)
       if (hit.some((n) => sharing.get(n)!.length === 1)) return true
@@ -48,6 +68,7 @@ export function usedIn(text: string, ingredients: readonly IngredientRead[]): st
         const spoken = spokenWords.some(
           (w, k) => w === n && !MADE_FROM.test(spokenWords[k + 1] ?? ''),
         )
+        if (inFull.has(i.id) && others.some((o) => !inFull.has(o.id))) return false
         return spoken && others.every((o) => hits(o).length <= hit.length)
       })
     })

@@ -46,6 +46,10 @@ export function workOf(
         )
         ? 'simmer'
         : work
+    case 'fold':
+      return /\b(?:in|over) the (?:sides|edges|ends|corners|flaps)\b|\bin half\b/.test(text)
+        ? 'shape'
+        : work
     case 'brown':
       return named.includes('grill') ? 'grill' : work
     case 'toast':
@@ -187,6 +191,10 @@ const LONGER =
   /\b(?:give|leave) (?:it|them) (?:for )?(?:another |a further )?\d[^,;.]*\b(?:longer|more|minutes)\b|(?:^|, )(?:another )?\d+(?:-\d+)? (?:minutes?|mins?) (?:more|longer)\b/
 
 /** Put into a cooker or the fridge for so long: that is the work, not the putting. */
+/** `Between four freezer boxes`: put away for another day. */
+const INTO_BOXES =
+  /\b(?:between|among|into) (?:[a-z0-9-]+ ){0,3}(?:(?:freezer|lidded|airtight|storage|takeaway|plastic) (?:boxes|containers|tubs|bags)|freezer ?bags)\b/i
+
 function putHow(
   text: string,
   verb: string,
@@ -200,7 +208,17 @@ function putHow(
     if (/\bdown\b/.test(text) && where.heated === 'boil') return 'simmer'
     if (where.heated) return where.heated
   }
+  if (/^(?:divide|split|ladle|spoon|transfer|tip)$/.test(verb) && INTO_BOXES.test(text))
+    return 'pack'
   if (where.heated && LONGER.test(plain(text))) return where.heated
+  // `Add the garlic for 2 minutes`: it fries on for so long.
+  const fries = where.heated !== undefined && ['fry', 'soften', 'brown'].includes(where.heated)
+  if (
+    verb === 'add' &&
+    fries &&
+    /^add [^,;]{3,60} for (?:about |another |a )?(?:\d|one|two|minute)/i.test(text)
+  )
+    return where.heated === 'soften' ? 'soften' : 'fry'
   if (verb === 'knead' || !durationsIn(text).some((d) => d.kind === 'span' && d.most >= 3))
     return work
   if (named.includes('slow-cooker') && /\b(?:low|high|cook)\b/.test(text)) return 'slow'

@@ -1,0 +1,2 @@
+export { busyEvenings, type BusyEvening } from './busy'
+export { calendarOf } from './calendar'

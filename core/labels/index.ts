@@ -1,0 +1,8 @@
+export {
+  labelLines,
+  labelsOf,
+  packsInto,
+  type Label,
+  type Labelled,
+  type LabelPlace,
+} from './labels'

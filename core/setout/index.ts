@@ -1,0 +1,5 @@
+export { LATER, needsLeft, portionsBySitting, type Portion } from './amounts'
+export { getReady, type Ready } from './ready'
+export { nothingReady, preparingSchema, type Preparing } from './schema'
+export { setOutOf, type SetOutDish, type SetOutItem } from './setOut'
+export { finishedSitting, prepare, type Preparation } from './prepare'

@@ -1,0 +1,13 @@
+export {
+  litresOf,
+  litresTaken,
+  placeFor,
+  stockOf,
+  useSoon,
+  withBrought,
+  withoutUsed,
+  type Brought,
+  type Soon,
+  type Used,
+} from './house'
+export { PLACES, stockSchema, type Stock, type StockPlace } from './schema'
