@@ -7,6 +7,8 @@ import { problemSchema } from './problem'
 import { recipeSchema } from './recipe'
 import { sessionFileSchema } from './session'
 import { priceSchema } from './shopping'
+import { mealSchema } from './eating'
+import { packSchema } from './packing'
 import { stockSchema } from './stock'
 
 export { readRecipes } from './recipe'
@@ -42,6 +44,8 @@ export function jsonSchemas(): Record<string, unknown> {
     record: recordSchema,
     stock: stockSchema,
     price: priceSchema,
+    pack: packSchema,
+    meal: mealSchema,
   }
   return Object.fromEntries(
     Object.entries(schemas).map(([name, schema]) => [

@@ -101,6 +101,15 @@ export const highfell: KitchenInput = {
     { id: 'fridge', name: 'Fridge', zone: 'cold', kind: 'fridge', capacity: 12 },
     { id: 'freezer', name: 'Chest freezer', zone: 'cold', kind: 'freezer', capacity: 60 },
   ],
+  boxes: [
+    { id: 'small-boxes', name: 'Small boxes', kind: 'box', litres: 0.5, count: 10 },
+    { id: 'middle-boxes', name: 'Middle boxes', kind: 'box', litres: 1, count: 12, lids: 10 },
+    { id: 'large-boxes', name: 'Large boxes', kind: 'box', litres: 1.7, count: 8 },
+    { id: 'flat-bags', name: 'Flat bags', kind: 'bag', litres: 1.2, count: 20 },
+    { id: 'bread-bags', name: 'Bread bags', kind: 'bag', litres: 4, count: 6 },
+    { id: 'foil-trays', name: 'Foil trays', kind: 'tray', litres: 2.8, count: 4 },
+    { id: 'jars', name: 'Jars', kind: 'jar', litres: 1, count: 4 },
+  ],
   handWash: {
     raw: { ready: 60, produce: 60, neutral: 60 },
     produce: { ready: 20 },

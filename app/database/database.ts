@@ -1,7 +1,9 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
 import type { Household, KeptPlan } from '~~/core/household'
+import type { Meal } from '~~/core/eating'
 import type { Kitchen } from '~~/core/kitchen'
 import type { CookedRecord, Cooking } from '~~/core/logbook'
+import type { Pack } from '~~/core/packing'
 import type { Recipe } from '~~/core/recipe'
 import type { Menu, Rhythm, Session } from '~~/core/session'
 import type { Preparing } from '~~/core/setout'
@@ -37,6 +39,8 @@ export class Database extends Dexie {
   declare stock: EntityTable<Stock, 'id'>
   declare prices: EntityTable<Price, 'id'>
   declare preparing: EntityTable<Preparing, 'id'>
+  declare packs: EntityTable<Pack, 'id'>
+  declare meals: EntityTable<Meal, 'id'>
   declare records: EntityTable<CookedRecord, 'id'>
   declare settings: Table<Setting, string>
   declare states: EntityTable<State, 'id'>
@@ -57,6 +61,7 @@ export class Database extends Dexie {
     this.version(4).stores({ records: 'id' })
     this.version(5).stores({ rhythms: 'id' })
     this.version(6).stores({ stock: 'id', prices: 'id', preparing: 'id' })
+    this.version(7).stores({ packs: 'id', meals: 'id' })
   }
 }
 

@@ -64,6 +64,9 @@ const sinceStart = (seconds: number) =>
 
 const inCelsius = (celsius: number) => `${Math.round(celsius)} °C`
 
+/** The step by which what was kept is warmed: a second time it is not. */
+const REHEAT = 'reheat'
+
 type Draft = Omit<Instruction, 'cook' | 'amounts' | 'places' | 'until' | 'free'> &
   Partial<Pick<Instruction, 'amounts' | 'places' | 'until' | 'free'>> & {
     cook?: string | undefined
@@ -296,7 +299,9 @@ class Telling {
           text:
             dish.to === 'shelf'
               ? `${dish.name} is done: keep it dry, with its name and the date on it`
-              : `${dish.name} is done, to be eaten today. What is left goes into the fridge by ${this.clock(at + standingOf(rulesOf(this.kitchen)))}`,
+              : own.some((r) => this.compiled.cards[r.id]!.step === REHEAT)
+                ? `${dish.name} is hot, to be eaten now. What was warmed and is left is thrown away`
+                : `${dish.name} is done, to be eaten today. What is left goes into the fridge by ${this.clock(at + standingOf(rulesOf(this.kitchen)))}`,
         })
     }
   }

@@ -14,6 +14,8 @@ export const OWNED = [
   'stock',
   'prices',
   'preparing',
+  'packs',
+  'meals',
 ] as const
 export type Owned = (typeof OWNED)[number]
 
@@ -32,6 +34,8 @@ export const emptyHousehold = (savedAt: string): Household => ({
   stock: [],
   prices: [],
   preparing: [],
+  packs: [],
+  meals: [],
 })
 
 /** Whether it owns anything at all. */
@@ -49,6 +53,8 @@ const WORDS: Record<Owned, [string, string]> = {
   stock: ['thing in stock', 'things in stock'],
   prices: ['price', 'prices'],
   preparing: ['list being ticked', 'lists being ticked'],
+  packs: ['pack of cooked food', 'packs of cooked food'],
+  meals: ['evening arranged', 'evenings arranged'],
   records: ['session in the logbook', 'sessions in the logbook'],
 }
 const ORDER: readonly Owned[] = [
@@ -60,6 +66,8 @@ const ORDER: readonly Owned[] = [
   'stock',
   'prices',
   'preparing',
+  'packs',
+  'meals',
   'plans',
   'cooking',
   'records',

@@ -103,6 +103,15 @@ export function mergeHouseholds(here: Household, other: Household): Merged {
   const ticked = other.preparing
     .map((p) => ({ ...p, id: sessions.of(p.id) }))
     .filter((p) => !here.preparing.some((x) => x.id === p.id))
+  // Portions are there once: a pack that is known stays as this household has told it.
+  const packed = other.packs
+    .filter((p) => !here.packs.some((x) => x.id === p.id))
+    .map((p) => ({
+      ...p,
+      dish: recipes.of(p.dish),
+      ...(p.session === undefined ? {} : { session: sessions.of(p.session) }),
+    }))
+  const arranged = other.meals.filter((m) => !here.meals.some((x) => x.id === m.id))
   const theirs = <T extends { session: string }>(list: readonly T[], before: readonly T[]) => {
     const there = new Set(before.map((x) => x.session))
     // What belongs to a sitting is kept under an id that begins with that of its session.
@@ -123,6 +132,8 @@ export function mergeHouseholds(here: Household, other: Household): Merged {
       stock: things(here.stock, other.stock),
       prices: things(here.prices, other.prices),
       preparing: [...here.preparing, ...ticked],
+      packs: [...here.packs, ...packed],
+      meals: [...here.meals, ...arranged],
       plans: theirs(other.plans, here.plans),
       cooking: theirs(other.cooking, here.cooking),
       records: [

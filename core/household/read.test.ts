@@ -16,6 +16,8 @@ const household = (): Household => ({
   stock: [],
   prices: [],
   preparing: [],
+  packs: [],
+  meals: [],
 })
 const run = { session: demoSession.id, startedAt: 1, done: [] }
 const refusal = (content: string) => {

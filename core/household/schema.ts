@@ -3,6 +3,8 @@ import { kitchenSchema } from '../kitchen'
 import { cookingSchema, recordSchema } from '../logbook'
 import { planSchema } from '../plan'
 import { measuresSchema } from '../quantity'
+import { mealSchema } from '../eating'
+import { packSchema } from '../packing'
 import { recipeSchema } from '../recipe'
 import { preparingSchema } from '../setout'
 import { priceSchema } from '../shopping'
@@ -63,6 +65,9 @@ export const householdSchema = z.strictObject({
   stock: z.array(stockSchema).default([]),
   prices: z.array(priceSchema).default([]),
   preparing: z.array(preparingSchema).default([]),
+  /** What was packed, and what is eaten on which evening; older files have none. */
+  packs: z.array(packSchema).default([]),
+  meals: z.array(mealSchema).default([]),
   /** How it measures and tells the time, where somebody has said so. */
   measures: measuresSchema.optional(),
 })

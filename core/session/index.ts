@@ -62,6 +62,7 @@ export {
   sittingsOf,
   eveningsToCook,
   slotsOf,
+  startingLate,
   STILL_FROZEN,
   withChanged,
   withFixed,

@@ -17,6 +17,7 @@ export {
   listedEvening,
   listSittings,
   sittingsOf,
+  startingLate,
   type ListedSitting,
   type SittingToCook,
 } from './sittings'

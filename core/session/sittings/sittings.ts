@@ -274,7 +274,8 @@ export function listedEvening(session: Session, day: string): ListedSitting {
   }
 }
 
-function startingLate(
+/** The session begun as late as its plan lets it, where it is to be ready at a time. */
+export function startingLate(
   { session, recipes }: { session: Session; recipes: Recipe[] },
   kitchen: Kitchen,
 ): Session {

@@ -1,0 +1,226 @@
+import type { Label } from '../labels'
+import { isMeat, lotsOf, type Recipe } from '../recipe'
+import { keepsIn, litresFilled, type Session } from '../session'
+import type { Box } from '../kitchen'
+import type { Issue, Reading } from '../reading'
+import { chooseBoxes, type ToBox } from './boxes'
+import type { Lying } from './lying'
+import { isWet, litresOfPortion } from './litres'
+import { rounded } from './lying'
+import { MOST_PORTIONS, type Pack } from './schema'
+
+/** How much a dish made, as the cook counts it: in portions, or in whatever one portion is so much of. */
+export interface Yield {
+  amount: number
+  by: 'portion' | 'g' | 'ml' | 'ladle' | 'piece'
+  /** So much is one portion; of portions it is one. */
+  each: number
+}
+
+/** How much an amount of food weighs or fills at the least of what a portion is. */
+const LEAST_SHARE = 0.1
+
+/** Portions that a yield comes to. */
+export function portionsOfYield(y: Yield): Reading<number> {
+  const issues: Issue[] = []
+  if (!(y.amount >= 0) || y.amount > 100_000)
+    issues.push({ path: 'amount', message: `"${y.amount}" is no yield`, allowed: '0 to 100,000' })
+  if (!(y.each > 0) || y.each > 100_000)
+    issues.push({
+      path: 'each',
+      message: `"${y.each}" is nothing that a portion could be`,
+      allowed: 'more than 0',
+    })
+  const n = issues.length ? 0 : y.by === 'portion' ? y.amount : y.amount / y.each
+  if (n > MOST_PORTIONS)
+    issues.push({
+      path: 'amount',
+      message: `would be ${Math.round(n)} portions`,
+      allowed: `up to ${MOST_PORTIONS}`,
+    })
+  return issues.length ? { ok: false, issues } : { ok: true, value: rounded(n) }
+}
+
+/** What a portion is usually, by weight or volume of what goes in; undefined where little is known. */
+export function usualPortion(recipe: Recipe): number | undefined {
+  const litres = litresFilled(recipe.ingredients)
+  const each = Math.round((litres * 1000) / recipe.serves / 10) * 10
+  return each >= 1000 * LEAST_SHARE ? each : undefined
+}
+
+/** A box that is to be filled: for how many, where it goes, and when it is meant to be eaten. */
+export interface Share {
+  id: string
+  portions: number
+  place: Pack['place']
+  variant?: string
+  on?: string
+}
+
+/**
+ * A dish's portions over its boxes, as it was planned: evenings come first, in their order; where it made less,
+ * what was to lie longest without a day of its own is short, where it made more there are more boxes.
+ */
+export function shareOut(planned: readonly Label[], portions: number): Share[] {
+  const rank = (l: Label) => l.on ?? '9'
+  const order = [...planned].sort((a, b) => rank(a).localeCompare(rank(b)))
+  const meant = planned.reduce((n, l) => n + l.portions, 0)
+  let left = rounded(portions)
+  const given = new Map<string, number>()
+  // Of several kinds each has its share, whatever it made of the whole.
+  const kinds = new Set(planned.map((l) => l.kind)).size > 1
+  for (const l of order) {
+    const n = kinds
+      ? rounded((portions * l.portions) / Math.max(meant, 1e-9))
+      : Math.min(left, l.portions)
+    given.set(l.id, rounded(Math.min(n, left)))
+    left = rounded(left - given.get(l.id)!)
+  }
+  const out = planned.flatMap((l): Share[] => {
+    const n = given.get(l.id)!
+    return n > 0
+      ? [
+          {
+            id: l.id,
+            portions: n,
+            place: l.place,
+            ...(l.kind === undefined ? {} : { variant: l.kind }),
+            ...(l.on === undefined ? {} : { on: l.on }),
+          },
+        ]
+      : []
+  })
+  const last = planned.at(-1)
+  if (left > 0 && kinds && out.length) {
+    out[out.length - 1]!.portions = rounded(out.at(-1)!.portions + left)
+    return out
+  }
+  const usual = Math.max(1, ...planned.map((l) => l.portions))
+  for (let k = 1; left > 0.004; k++) {
+    const n = Math.min(usual, left)
+    out.push({
+      id: `${last?.id ?? 'box'}+${k}`,
+      portions: rounded(n),
+      // What there is no evening for keeps longest where the rest of it does.
+      place: planned.find((l) => l.on === undefined)?.place ?? last?.place ?? 'fridge',
+    })
+    left = rounded(left - n)
+  }
+  return out
+}
+
+/** Whether a dish is ready to eat when it is packed; nothing half-cooked is put away. */
+export function packedAs(recipe: Recipe): 'cooked' | 'raw' | 'half-cooked' {
+  const lots = lotsOf(recipe)
+  const last = recipe.steps.filter(
+    (s) => !recipe.steps.some((o) => o.after.some((a) => a.step === s.id && a.food !== false)),
+  )
+  const ends = last.map((s) => lots.get(s.id)!)
+  if (ends.some((l) => l.part && !l.cooked)) return 'half-cooked'
+  return ends.some((l) => l.raw && l.flesh && !l.cooked) ? 'raw' : 'cooked'
+}
+
+/** Days that raw meat and fish keep when they are put away as they are; usual food safety guidance. */
+const RAW = {
+  meat: { fridge: 2, freezer: 120, shelf: 0 },
+  mince: { fridge: 1, freezer: 90, shelf: 0 },
+}
+
+/** The packs of a dish, each in a box, as they go into the house. */
+export function packsFrom(
+  shares: readonly Share[],
+  held: {
+    recipe: Recipe
+    recipes: ReadonlyMap<string, Recipe>
+    session?: Pick<Session, 'id'>
+    /** The day of its oldest cooked part, and when the lids go on. */
+    cooked: string
+    at: string
+    boxes?: readonly Box[]
+    lying?: readonly Lying[]
+    /** What one portion cost. */
+    cost?: number
+    taken?: ReadonlySet<string>
+  },
+): Reading<Pack[]> {
+  const { recipe, recipes, cooked, at } = held
+  const is = packedAs(recipe)
+  if (is === 'half-cooked')
+    return {
+      ok: false,
+      issues: [
+        {
+          path: recipe.name,
+          message:
+            'is half-cooked: germs grow in it while it cools, and the rest of the cooking comes too late',
+          allowed: 'cook it through before it is chilled, or keep it raw',
+        },
+      ],
+    }
+  if (cooked > at.slice(0, 10))
+    return {
+      ok: false,
+      issues: [
+        {
+          path: recipe.name,
+          message: `cannot have been cooked on ${cooked}`,
+          allowed: `up to ${at.slice(0, 10)}`,
+        },
+      ],
+    }
+  const raw =
+    RAW[
+      /\bmince|\bground|\bfish|\bcod|\bsalmon/i.test(
+        recipe.ingredients
+          .filter((i) => isMeat(i.item))
+          .map((i) => i.item)
+          .join(),
+      )
+        ? 'mince'
+        : 'meat'
+    ]
+  const of = (place: Pack['place']) =>
+    is === 'raw' ? raw[place] : keepsIn(recipe, place, recipes).days
+  const keeps = { fridge: of('fridge'), freezer: of('freezer'), shelf: of('shelf') }
+  const per = litresOfPortion(recipe)
+  const wet = isWet(recipe)
+  const things = shares.map((s): ToBox => ({
+    id: s.id,
+    litres: per * s.portions,
+    place: s.place,
+    wet,
+  }))
+  const { boxOf } = chooseBoxes(things, held.boxes ?? [], held.lying)
+  const ids = new Set(held.taken)
+  const packs = shares.map((s): Pack => {
+    const base = `${held.session?.id ?? 'own'}-${recipe.id}-${cooked}`
+    let id = `${base}-1`
+    for (let n = 2; ids.has(id); n++) id = `${base}-${n}`
+    ids.add(id)
+    const box = boxOf.get(s.id)
+    return {
+      format: 'cadrum/pack@1',
+      id,
+      dish: recipe.id,
+      ...(held.session ? { session: held.session.id } : {}),
+      name: recipe.name,
+      mark: recipe.mark,
+      ...(s.variant === undefined ? {} : { variant: s.variant }),
+      portions: s.portions,
+      is,
+      cooked,
+      at,
+      place: s.place,
+      keeps,
+      because:
+        is === 'raw'
+          ? 'usual food safety guidance: raw meat and fish'
+          : keepsIn(recipe, s.place, recipes).source,
+      litres: rounded(box?.litres ?? per * s.portions),
+      ...(box ? { box: box.id } : {}),
+      ...(held.cost === undefined ? {} : { cost: Math.round(held.cost * s.portions) }),
+      moves: [],
+    }
+  })
+  return { ok: true, value: packs }
+}

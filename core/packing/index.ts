@@ -1,0 +1,25 @@
+export { chooseBoxes, closable, HEADROOM, inUse, roomIn, type Boxed, type ToBox } from './boxes'
+export {
+  packedAs,
+  packsFrom,
+  portionsOfYield,
+  shareOut,
+  usualPortion,
+  type Share,
+  type Yield,
+} from './divide'
+export { isWet, litresOfPortion } from './litres'
+export {
+  dayAfter,
+  isPast,
+  litresLying,
+  lyingIn,
+  lyingOf,
+  rounded,
+  THAWED_DAYS,
+  type Lying,
+} from './lying'
+export { withMove } from './moves'
+export { checkRoom, type Proposal, type RoomCheck } from './room'
+export { MOST_PORTIONS, packSchema, WHY_THROWN, type Move, type Pack } from './schema'
+export { tallyMoves, type Tally } from './tally'
