@@ -11,6 +11,7 @@ const PAGES = [
   '/cook',
   '/pack',
   '/keep',
+  '/eat',
   '/recipes',
   '/kitchen',
   '/logbook',

@@ -1,7 +1,8 @@
 // Takes the pictures of docs/screenshots from the demo household; wants a build.
 import { spawn } from 'node:child_process'
-import { chromium } from '@playwright/test'
+import { chromium, selectors } from '@playwright/test'
 
+selectors.setTestIdAttribute('data-test')
 const port = 3199
 const base = `http://127.0.0.1:${port}`
 const server = spawn(process.execPath, ['.output/server/index.mjs'], {
@@ -55,7 +56,6 @@ await page.setViewportSize({ width: 1280, height: 800 })
 for (const [path, name] of [
   ['set-out', 'Set out'],
   ['pack', 'Pack'],
-  ['keep', 'Keep'],
 ]) {
   await page.goto(`${base}/${path}`)
   await page.getByRole('heading', { name, level: 1 }).waitFor()
@@ -133,5 +133,24 @@ await page.goto(`${base}/logbook`)
 await page.waitForSelector('[data-test=report]')
 await settle()
 await shot('logbook-light')
+// What was cooked is packed, kept and eaten.
+await page.goto(`${base}/pack?fill`)
+await page.getByTestId('fill-all').waitFor()
+await settle()
+await shot('fill-light')
+await page.getByTestId('fill-all').click()
+await page.getByText('boxes in the house').waitFor()
+await page.getByRole('button', { name: 'Close' }).click()
+await page.goto(`${base}/keep`)
+await page.getByTestId('packed').waitFor()
+await settle()
+await shot('keep-light')
+await page.goto(`${base}/eat`)
+await page.getByTestId('evening-lines').waitFor()
+await settle()
+await shot('eat-light')
+await page.setViewportSize({ width: 360, height: 740 })
+await settle()
+await shot('eat-phone')
 await browser.close()
 server.kill()

@@ -6,6 +6,9 @@ import { dayText, said } from '~/composables/useMeasures'
 import { usePreparation } from '~/composables/usePreparation'
 import { amountSaid, packsSaid } from '~~/core/shopping'
 import type { Section } from '~~/core/food'
+import { rounded } from '~~/core/packing'
+import { counted } from '~~/core/quantity'
+import { useHouse } from '~/composables/useHouse'
 import type { Recipe } from '~~/core/recipe'
 import { dueOf, readToUse, withNewDish, withoutDue, type Due, type Session } from '~~/core/session'
 
@@ -21,6 +24,16 @@ const opened = computed(() =>
     (l) => l.left >= 1 && FRESH.includes(l.section) && l.packs.some((p) => !p.offer.loose),
   ),
 )
+/** Packed dishes that no evening takes: portions that are there already. */
+const { lying, arrangement } = useHouse()
+const spare = computed(() => {
+  const taken = new Map<string, number>()
+  for (const d of arrangement.value?.days ?? [])
+    if (!d.over) for (const p of d.plate) taken.set(p.pack, (taken.get(p.pack) ?? 0) + p.portions)
+  return lying.value
+    .map((l) => ({ lying: l, left: rounded(l.left - (taken.get(l.pack.id) ?? 0)) }))
+    .filter((s) => s.left > 0)
+})
 const nameOf = (id: string) => props.recipes.find((r) => r.id === id)?.name ?? id
 const line = ref('')
 const by = ref('')
@@ -85,6 +98,18 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
         @set="by = $event ?? ''"
       />
     </div>
+    <template v-if="spare.length">
+      <h2>Cooked and packed, and not planned for an evening</h2>
+      <ul class="bare">
+        <li v-for="s in spare" :key="s.lying.pack.id" data-test="spare">
+          <span
+            ><strong>{{ s.lying.pack.name }}</strong
+            >, {{ counted(s.left, 'portion') }} in the {{ s.lying.place }}, by
+            {{ day(s.lying.eatBy) }}</span
+          >
+        </li>
+      </ul>
+    </template>
     <template v-if="opened.length">
       <h2>Left in opened packs</h2>
       <ul class="bare">

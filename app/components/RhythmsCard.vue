@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { format } from 'date-fns'
+import { useHouse } from '~/composables/useHouse'
 import { computed, ref } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import { idFor, type Recipe } from '~~/core/recipe'
@@ -28,11 +29,15 @@ const data = useLive(async () => ({
 const rhythms = computed(() =>
   (data.value?.rhythms ?? []).filter((r) => r.kitchen === props.kitchen.id),
 )
+const { providedBut } = useHouse()
 const today = format(new Date(), 'yyyy-MM-dd')
 const next = computed(() =>
   rhythms.value.map((rhythm) => ({
     rhythm,
-    session: proposed(rhythm, today, props.kitchen, props.recipes, data.value!),
+    session: proposed(rhythm, today, props.kitchen, props.recipes, {
+      ...data.value!,
+      provided: providedBut(undefined),
+    }),
   })),
 )
 const habits = HABITS.map((h) => ({ value: h.name, title: h.name }))

@@ -82,17 +82,16 @@ function setBy(thing: Stock, day: string | undefined) {
             :aria-invalid="refused[t.id] !== undefined"
             @commit="recount(t, $event)"
           />
-          <span class="item"
-            >{{ t.item }}
-            <TypedField
-              as="text"
-              :value="t.where"
-              placeholder="where it lies"
-              :aria-label="`${t.item}: where it lies`"
-              @commit="setWhere(t, $event)"
-          /></span>
+          <span class="item">{{ t.item }}</span>
           <IconButton :icon="mdiClose" :label="`${t.item} is gone`" @click="emit('remove', t)" />
         </div>
+        <TypedField
+          as="text"
+          :value="t.where"
+          placeholder="where it lies"
+          :aria-label="`${t.item}: where it lies`"
+          @commit="setWhere(t, $event)"
+        />
         <DayField
           class="by"
           :value="t.by"
@@ -129,6 +128,7 @@ li {
   border-bottom: 1px solid var(--hair);
 }
 .thing {
+  grid-column: 1 / -1;
   display: flex;
   gap: 6px;
   align-items: center;

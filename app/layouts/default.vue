@@ -19,6 +19,7 @@ const rooms = [
   { to: '/cook', name: 'Cook' },
   { to: '/pack', name: 'Pack' },
   { to: '/keep', name: 'Keep' },
+  { to: '/eat', name: 'Eat' },
 ]
 /** What one owns, apart from the work. */
 const owned = [
@@ -113,7 +114,8 @@ const owned = [
   width: 100%;
   max-width: 1500px;
   margin: 0 auto;
-  padding: 10px 20px 48px;
+  /* What stands at the foot can be pushed clear of a notice. */
+  padding: 10px 20px 160px;
 }
 .page:focus {
   outline: none;
@@ -138,13 +140,13 @@ nav {
     order: 1;
   }
   .room {
-    padding: 8px 4px;
+    padding: 8px 3px;
   }
   .brand {
     font-size: 1.1rem;
   }
   .page {
-    padding: 12px 10px 40px;
+    padding: 12px 10px 160px;
   }
 }
 </style>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { counted } from '~~/core/quantity'
 import { handworkOf } from '~~/core/board'
 import { leftOver } from '~~/core/recipe'
+import { useHouse } from '~/composables/useHouse'
 import { fillEvenings, menuOf } from '~~/core/session'
 import { said } from '~/composables/useMeasures'
 import { usePlanned } from '~/composables/usePlanned'
@@ -41,12 +42,14 @@ async function openThe(sitting: string) {
 }
 const empty = computed(() => menu.value?.evenings.filter((e) => !e.dishes.length).length ?? 0)
 
+const { providedBut } = useHouse()
 function fill() {
   const before = session.value!.dishes
-  const filled = fillEvenings(session.value!, recipes.value)
+  const provided = providedBut(session.value!.id)
+  const filled = fillEvenings(session.value!, recipes.value, provided)
   const days = (list: typeof before) => list.reduce((n, d) => n + (d.on?.length ?? 0), 0)
   const added = days(filled.dishes) - days(before)
-  void change((s) => fillEvenings(s, recipes.value))
+  void change((s) => fillEvenings(s, recipes.value, provided))
   notices.show(
     added
       ? {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { issueLines } from '~/composables/issueText'
-import { computed, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import Papa from 'papaparse'
 import { counted } from '~~/core/quantity'
 import { readInHouse } from '~~/core/shopping'
@@ -9,6 +9,8 @@ import { freeId, takersOf } from '~~/core/recipe'
 import { download } from '~/composables/useDownload'
 import { dayText, said } from '~/composables/useMeasures'
 import { amountText } from '~~/core/quantity'
+import { roomIn } from '~~/core/packing'
+import { useHouse } from '~/composables/useHouse'
 import { today, usePreparation } from '~/composables/usePreparation'
 import { database } from '~/database/database'
 import { useNotices } from '~/stores/notices'
@@ -16,6 +18,18 @@ import { useSaving } from '~/stores/saving'
 
 useHead({ title: 'Keep · Cadrum' })
 const { ready, kitchen, recipes, stock } = usePreparation()
+const packed = useHouse()
+const { lying, order, arrangement, does } = packed
+const chosen = ref<string>()
+/** The evening that each pack is meant for. */
+const meant = computed(
+  () =>
+    new Map(
+      (arrangement.value?.days ?? []).flatMap((d) =>
+        d.over ? [] : d.plate.map((p): [string, string] => [p.pack, d.day]),
+      ),
+    ),
+)
 const saving = useSaving()
 const notices = useNotices()
 const picker = useTemplateRef<{ open: () => void }>('picker')
@@ -112,8 +126,32 @@ async function remove(thing: Stock) {
   <div v-else>
     <h1>Keep</h1>
     <p class="quiet">
-      What is in the house. Shopping fills it, cooking empties it, and the list takes it off.
+      Above what is cooked and packed, what is to be eaten first in front; below what is in the
+      house to cook with. Shopping and packing fill it, cooking and eating empty it.
     </p>
+    <p v-if="!lying.length" class="quiet" data-test="nothing-packed">
+      Nothing is packed. When dishes are cooked,
+      <NuxtLink to="/pack?fill">fill the boxes</NuxtLink>, and they lie here.
+    </p>
+    <div v-else class="rooms" data-test="packed">
+      <PackShelf
+        v-for="r in rooms.filter(
+          (x) => x.litres !== undefined || lying.some((l) => l.place === x.place),
+        )"
+        :key="r.place"
+        :place="r.place"
+        :name="r.name"
+        :lying="lying"
+        :room="kitchen && roomIn(kitchen, r.place)"
+        :order="order"
+        :today="packed.today.value"
+        :meant="meant"
+        :chosen="chosen"
+        @choose="chosen = $event"
+        @act="does"
+      />
+    </div>
+    <h2 class="house">To cook with</h2>
     <p class="no-print">
       <v-btn size="small" variant="text" @click="picker?.open()">From a file</v-btn>
       <v-btn v-if="stock.length" size="small" variant="text" @click="asTable">As a table</v-btn>

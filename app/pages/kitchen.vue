@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import {
   newStation,
   READY_KITCHENS,
+  type Box,
   type Kitchen,
   type KitchenInput,
   type KitchenStation,
@@ -156,6 +157,13 @@ const wrong = (text: string) => notices.show({ text, bad: true })
         @move="move"
         @remove="remove"
         @wrong="wrong"
+      />
+      <KitchenBoxes
+        :boxes="kitchen.boxes ?? []"
+        @change="
+          (boxes: Box[], told?: string) =>
+            apply((k) => ({ ...k, boxes }), told ? { text: told } : undefined)
+        "
       />
       <KitchenPeople
         :people="kitchen.people"

@@ -66,6 +66,7 @@ async function letGo(id: string) {
       for the next time, and your notes.
     </p>
     <v-btn to="/cook" color="primary" size="large">To the stove</v-btn>
+    <LookingBack :records="records" class="back" />
   </section>
   <div v-else>
     <h1>Logbook</h1>
@@ -86,6 +87,7 @@ async function letGo(id: string) {
         />
       </li>
     </ul>
+    <LookingBack :records="records" class="back" />
     <SessionReport :record="record" />
     <LearnedPaces v-if="data.kitchen" :kitchen="data.kitchen" class="no-print" />
   </div>
@@ -98,6 +100,9 @@ async function letGo(id: string) {
 }
 .empty p {
   margin: 10px 0 16px;
+}
+.back {
+  margin: 14px 0;
 }
 .records {
   display: flex;

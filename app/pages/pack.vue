@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useRoute } from '#imports'
 import { labelLines, packsInto, type Label } from '~~/core/labels'
 import { counted } from '~~/core/quantity'
 import { READ_THE_PACK } from '~~/core/recipe'
@@ -11,8 +12,26 @@ import { labelPrinter } from '~/devices/labelPrinter'
 import { useNotices } from '~/stores/notices'
 
 useHead({ title: 'Pack · Cadrum' })
-const { ready, session, kitchen, recipes, preparation, ticked, tick } = usePreparation()
+const {
+  ready,
+  whole: session,
+  kitchen,
+  recipes,
+  preparation,
+  ticked,
+  tick,
+  over,
+} = usePreparation()
 const notices = useNotices()
+/** Labels are written before, boxes are filled after the cooking: what is due is opened. */
+const route = useRoute()
+const asked = ref<'labels' | 'boxes' | undefined>('fill' in route.query ? 'boxes' : undefined)
+const cookedAny = computed(() => over.value.size > 0)
+const part = computed({
+  get: () => asked.value ?? (cookedAny.value ? 'boxes' : 'labels'),
+  set: (value) => (asked.value = value),
+})
+const byId = computed(() => new Map(recipes.value.map((r) => [r.id, r])))
 const labels = computed(() => preparation.value?.labels ?? [])
 const order = computed(() => recipes.value.map((r) => r.id))
 const packs = computed(() => packsInto(labels.value))
@@ -81,71 +100,107 @@ async function toPrinter() {
   <EmptyHousehold v-else-if="!session || !kitchen" />
   <div v-else>
     <h1>Pack</h1>
-    <p class="quiet">
-      Written before the cooking begins: a label for each of the
-      {{ counted(labels.length, 'box or bag', 'boxes and bags') }} that {{ session.name }} fills,
-      {{ packs.fridge }} for the fridge, {{ packs.freezer }} for the freezer<template
-        v-if="packs.shelf"
-        >, {{ packs.shelf }} for the shelf</template
-      >.
-    </p>
-    <div v-if="labels.length" class="tools no-print">
-      <PickField
-        class="sheet"
-        label="Paper"
-        :value="sheetId"
-        :items="LABEL_SHEETS.map((s) => ({ value: s.id, title: s.title }))"
-        @pick="sheetId = $event"
+    <v-btn-toggle
+      v-model="part"
+      mandatory
+      density="compact"
+      variant="outlined"
+      color="primary"
+      class="no-print parts"
+      aria-label="Before the cooking or after it"
+    >
+      <v-btn value="labels">Write labels</v-btn>
+      <v-btn value="boxes">Fill the boxes</v-btn>
+    </v-btn-toggle>
+    <RoomCheck
+      v-if="labels.length"
+      :labels="labels"
+      :kitchen="kitchen"
+      :recipes="byId"
+      :session="session.id"
+    />
+    <template v-if="part === 'boxes'">
+      <FillBoxes
+        v-if="preparation"
+        :session="session"
+        :kitchen="kitchen"
+        :recipes="byId"
+        :order="order"
+        :preparation="preparation"
       />
-      <PickField
-        class="first"
-        label="The first free label"
-        :value="skip"
-        :items="
-          Array.from({ length: sheet.across * sheet.down }, (_, k) => ({
-            value: k,
-            title: `number ${k + 1}`,
-          }))
-        "
-        @pick="skip = $event"
-      />
-      <CheckField :value="withCode" label="With a code" @set="withCode = $event"
-        >that opens the dish here</CheckField
-      >
-      <v-btn color="primary" :disabled="!toPrint.length || busy" @click="asPdf"
-        >{{ counted(toPrint.length, 'label') }} as PDF</v-btn
-      >
-      <v-btn variant="tonal" :disabled="!toPrint.length || busy" @click="toPrinter"
-        >To the label printer</v-btn
-      >
-    </div>
-    <section v-if="printed" class="printed" aria-label="From the label printer" data-test="printed">
+    </template>
+    <template v-else>
       <p class="quiet">
-        From the made-up label printer, as a small thermal printer would print them.
-        <v-btn size="small" variant="text" @click="printed = undefined">Close</v-btn>
+        Written before the cooking begins: a label for each of the
+        {{ counted(labels.length, 'box or bag', 'boxes and bags') }} that {{ session.name }} fills,
+        {{ packs.fridge }} for the fridge, {{ packs.freezer }} for the freezer<template
+          v-if="packs.shelf"
+          >, {{ packs.shelf }} for the shelf</template
+        >.
       </p>
-      <img v-for="(src, k) in printed" :key="k" :src="src" alt="" width="240" height="160" />
-    </section>
-    <p v-if="!labels.length" class="quiet">
-      Nothing is packed away: no dish is chosen, or all of it is eaten from the stove.
-    </p>
-    <ul class="bare labels">
-      <LabelCard
-        v-for="l in labels"
-        :key="l.id"
-        :label="l"
-        :lines="linesOf(l)"
-        :index="order.indexOf(l.dish)"
-        :chosen="!left.includes(l.id)"
-        :copies="copies[l.id] ?? 1"
-        :changed="byHand(l) !== undefined"
-        :outdated="byHand(l) !== undefined && byHand(l)!.was !== worked(l).join('\n')"
-        @choose="choose(l, $event)"
-        @copies="copies = { ...copies, [l.id]: $event }"
-        @write="write(l, $event)"
-      />
-    </ul>
-    <p v-if="labels.length" class="quiet">{{ READ_THE_PACK }}</p>
+      <div v-if="labels.length" class="tools no-print">
+        <PickField
+          class="sheet"
+          label="Paper"
+          :value="sheetId"
+          :items="LABEL_SHEETS.map((s) => ({ value: s.id, title: s.title }))"
+          @pick="sheetId = $event"
+        />
+        <PickField
+          class="first"
+          label="The first free label"
+          :value="skip"
+          :items="
+            Array.from({ length: sheet.across * sheet.down }, (_, k) => ({
+              value: k,
+              title: `number ${k + 1}`,
+            }))
+          "
+          @pick="skip = $event"
+        />
+        <CheckField :value="withCode" label="With a code" @set="withCode = $event"
+          >that opens the dish here</CheckField
+        >
+        <v-btn color="primary" :disabled="!toPrint.length || busy" @click="asPdf"
+          >{{ counted(toPrint.length, 'label') }} as PDF</v-btn
+        >
+        <v-btn variant="tonal" :disabled="!toPrint.length || busy" @click="toPrinter"
+          >To the label printer</v-btn
+        >
+      </div>
+      <section
+        v-if="printed"
+        class="printed"
+        aria-label="From the label printer"
+        data-test="printed"
+      >
+        <p class="quiet">
+          From the made-up label printer, as a small thermal printer would print them.
+          <v-btn size="small" variant="text" @click="printed = undefined">Close</v-btn>
+        </p>
+        <img v-for="(src, k) in printed" :key="k" :src="src" alt="" width="240" height="160" />
+      </section>
+      <p v-if="!labels.length" class="quiet">
+        Nothing is packed away: no dish is chosen, or all of it is eaten from the stove.
+      </p>
+      <ul class="bare labels">
+        <LabelCard
+          v-for="l in labels"
+          :key="l.id"
+          :label="l"
+          :lines="linesOf(l)"
+          :index="order.indexOf(l.dish)"
+          :chosen="!left.includes(l.id)"
+          :copies="copies[l.id] ?? 1"
+          :changed="byHand(l) !== undefined"
+          :outdated="byHand(l) !== undefined && byHand(l)!.was !== worked(l).join('\n')"
+          @choose="choose(l, $event)"
+          @copies="copies = { ...copies, [l.id]: $event }"
+          @write="write(l, $event)"
+        />
+      </ul>
+      <p v-if="labels.length" class="quiet">{{ READ_THE_PACK }}</p>
+    </template>
   </div>
 </template>
 
@@ -162,6 +217,9 @@ async function toPrinter() {
 }
 .first {
   min-width: 130px;
+}
+.parts {
+  margin: 6px 0;
 }
 .labels {
   display: grid;

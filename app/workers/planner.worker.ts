@@ -1,4 +1,6 @@
 import { expose } from 'comlink'
+import { planEvening } from '~~/core/eating'
+import type { Kitchen } from '~~/core/kitchen'
 import {
   soonerWithout,
   startAnew,
@@ -250,6 +252,9 @@ const planner = {
       return !stopped
     })
   },
+  /** A few minutes of an evening: they take so little that nobody waits. */
+  evening: (evening: Parameters<typeof planEvening>[0], kitchen: Kitchen) =>
+    planEvening(evening, kitchen),
   /** One run of it, as a plan that turned out so. */
   play: (problem: Problem, plan: Plan, seed: number): Plan => played(problem, plan, { seed }),
   /** Hears of a plan found elsewhere: what is better than the best here is taken over. */

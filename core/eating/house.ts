@@ -13,7 +13,7 @@ export interface House {
 
 /** Something that happens after the stove. */
 export type Act =
-  | { kind: 'packed'; packs: readonly Pack[]; for?: readonly { pack: string; day: string }[] }
+  | { kind: 'packed'; packs: readonly Pack[] }
   | { kind: 'happened'; pack: string; move: Move }
   /** An evening is over: of each pack so much was eaten; what else was warmed is thrown away, or lies on. */
   | { kind: 'eaten'; day: string; at: string; of: readonly Part[]; warmed?: readonly Part[] }
@@ -84,15 +84,28 @@ function happen(house: House, act: Act, { today, sessions }: Around): Reading<Ho
       const taken = new Set(house.packs.map((p) => p.id))
       const twice = act.packs.find((p) => taken.has(p.id))
       if (twice) return wrong(twice.name, 'is packed already', 'each box once')
-      let meals = house.meals
-      for (const { pack, day } of act.for ?? []) {
-        const portions = act.packs.find((p) => p.id === pack)?.portions
-        if (portions === undefined || day < today) continue
-        const known = meals.find((m) => m.id === day) ?? empty(day)
-        const plate = [...known.plate, { pack, portions }]
-        meals = [...meals.filter((m) => m.id !== day), { ...known, plate }]
-      }
-      return { ok: true, value: { packs: [...house.packs, ...act.packs], meals } }
+      const packs = [...house.packs, ...act.packs]
+      const days = new Set(act.packs.flatMap((p) => p.on ?? []))
+      const meant = (day: string): Part[] =>
+        lyingIn(packs)
+          .filter((l) => l.pack.on === day)
+          .map((l) => ({ pack: l.pack.id, portions: l.left }))
+      // What only came out best of less is looked at anew, and what was meant for a day is on its table.
+      const open = (m: Meal) => m.id >= today && !m.fixed && !m.over
+      const kept = house.meals.filter((m) => !open(m))
+      const known = new Set(kept.map((m) => m.id))
+      const again = house.meals
+        .filter((m) => open(m) && !days.has(m.id))
+        .map((m) => {
+          const own = meant(m.id)
+          const isThere = m.plate.some((p) => own.some((x) => x.pack === p.pack))
+          return isThere ? m : { ...m, plate: own }
+        })
+      const fresh = [...days]
+        .filter((day) => day >= today && !known.has(day))
+        .map((day): Meal => ({ ...meal(day), plate: meant(day) }))
+      const meals = [...kept, ...again, ...fresh].sort((a, b) => a.id.localeCompare(b.id))
+      return { ok: true, value: { packs, meals } }
     }
     case 'happened': {
       const pack = house.packs.find((p) => p.id === act.pack)

@@ -1,4 +1,4 @@
-export { arrange, stillGood, type Arrangement, type Moved, type RoleOf } from './arrange'
+export { arrange, shortBy, stillGood, type Arrangement, type Moved, type RoleOf } from './arrange'
 export { daysFrom, type Day } from './days'
 export { afterwards, arranged, type Act, type After, type House } from './house'
 export { lookBack, lookBackByDish, type Lookback } from './lookBack'

@@ -116,7 +116,7 @@ export function planEvening(
   kitchen: Kitchen,
   telling: Omit<TellingOptions, 'clock'> & {
     clock?: (session: Session, seconds: number) => string
-  },
+  } = {},
 ): PlannedEvening | undefined {
   const session = startingLate(evening, kitchen)
   const reading = compileSession({ session, recipes: evening.recipes, kitchen })

@@ -300,7 +300,7 @@ class Telling {
             dish.to === 'shelf'
               ? `${dish.name} is done: keep it dry, with its name and the date on it`
               : own.some((r) => this.compiled.cards[r.id]!.step === REHEAT)
-                ? `${dish.name} is hot, to be eaten now. What was warmed and is left is thrown away`
+                ? `${dish.name}: onto the table, hot. What was warmed and is left is thrown away`
                 : `${dish.name} is done, to be eaten today. What is left goes into the fridge by ${this.clock(at + standingOf(rulesOf(this.kitchen)))}`,
         })
     }

@@ -1,12 +1,13 @@
 import type { Label } from '../labels'
 import { isMeat, lotsOf, type Recipe } from '../recipe'
-import { keepsIn, litresFilled, type Session } from '../session'
+import { foodOf, measured, type Base } from '../food'
+import { keepsIn, litresFilled, type Leftover, type Session } from '../session'
 import type { Box } from '../kitchen'
 import type { Issue, Reading } from '../reading'
 import { chooseBoxes, type ToBox } from './boxes'
 import type { Lying } from './lying'
 import { isWet, litresOfPortion } from './litres'
-import { rounded } from './lying'
+import { dayAfter, rounded } from './lying'
 import { MOST_PORTIONS, type Pack } from './schema'
 
 /** How much a dish made, as the cook counts it: in portions, or in whatever one portion is so much of. */
@@ -46,6 +47,37 @@ export function usualPortion(recipe: Recipe): number | undefined {
   const litres = litresFilled(recipe.ingredients)
   const each = Math.round((litres * 1000) / recipe.serves / 10) * 10
   return each >= 1000 * LEAST_SHARE ? each : undefined
+}
+
+/** What a dish leaves for others, with the last day on which it is used. */
+export interface Leaving {
+  item: string
+  amount: number
+  unit: Base
+  by: string
+}
+
+/** What is left of a dish that was made in so many batches, less what other dishes of its session take up. */
+export function leavingsOf(
+  recipe: Recipe,
+  batches: number,
+  cooked: string,
+  taken: readonly Leftover[],
+  recipes: ReadonlyMap<string, Recipe>,
+): Leaving[] {
+  return (recipe.leaves ?? []).flatMap(({ item, amount, unit, days }) => {
+    const named = foodOf(item)
+    const left = measured(named, amount * batches, unit)
+    const used = taken
+      .filter((t) => t.from === recipe.id && t.unit === left.unit)
+      .filter((t) => {
+        const into = recipes.get(t.to)?.ingredients.find((i) => i.id === t.ingredient)
+        return into !== undefined && foodOf(into.item).key === named.key
+      })
+      .reduce((n, t) => n + t.amount, 0)
+    const rest = rounded(left.amount - used)
+    return rest > 0 ? [{ item, amount: rest, unit: left.unit, by: dayAfter(cooked, days) }] : []
+  })
 }
 
 /** A box that is to be filled: for how many, where it goes, and when it is meant to be eaten. */
@@ -217,6 +249,7 @@ export function packsFrom(
           ? 'usual food safety guidance: raw meat and fish'
           : keepsIn(recipe, s.place, recipes).source,
       litres: rounded(box?.litres ?? per * s.portions),
+      ...(s.on === undefined ? {} : { on: s.on }),
       ...(box ? { box: box.id } : {}),
       ...(held.cost === undefined ? {} : { cost: Math.round(held.cost * s.portions) }),
       moves: [],

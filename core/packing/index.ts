@@ -1,10 +1,12 @@
 export { chooseBoxes, closable, HEADROOM, inUse, roomIn, type Boxed, type ToBox } from './boxes'
 export {
+  leavingsOf,
   packedAs,
   packsFrom,
   portionsOfYield,
   shareOut,
   usualPortion,
+  type Leaving,
   type Share,
   type Yield,
 } from './divide'

@@ -76,6 +76,8 @@ export const packSchema = z.strictObject({
   }),
   because: line,
   litres: z.number().min(0).max(500),
+  /** The evening that it was meant for when it was packed. */
+  on: daySchema.optional(),
   /** The kitchen's box, bag or tray that it lies in. */
   box: idSchema.optional(),
   /** What went into it cost so much, in the smallest coin, where that is known. */

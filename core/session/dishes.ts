@@ -11,7 +11,7 @@ export interface DishToMake {
  * The dishes of a session with the shared bases they take from: a base is made once, for all,
  * rounded up to a quarter batch. Bases come first.
  */
-export function dishesToMake(session: Session, recipes: Map<string, Recipe>): DishToMake[] {
+export function dishesToMake(session: Session, recipes: ReadonlyMap<string, Recipe>): DishToMake[] {
   const batches = new Map<string, number>()
   const add = (id: string, amount: number) => batches.set(id, (batches.get(id) ?? 0) + amount)
   for (const dish of session.dishes) {

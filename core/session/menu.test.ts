@@ -86,6 +86,13 @@ describe('a menu', () => {
     expect(filled.evenings.filter((e) => e.dishes.length).length).toBeGreaterThan(3)
   })
 
+  it('leaves alone the evenings for which there is something in the house already', () => {
+    const provided = new Set(['2027-03-21', '2027-03-22'])
+    const { evenings } = menuOf(fillEvenings(week, demoRecipes, provided), demoRecipes)
+    for (const e of evenings) if (provided.has(e.day)) expect(e.dishes).toEqual([])
+    expect(evenings[0]!.dishes.length).toBeGreaterThan(0)
+  })
+
   it('combines parts, each pair once before any comes again, and never makes a meal of bars', () => {
     const dishes = ['brown-rice', 'spiced-chickpeas', 'turkey-patties', 'oat-bars'].map(
       (recipe) => ({

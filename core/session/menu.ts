@@ -78,9 +78,14 @@ export function menuOf(
 /**
  * The session with something to eat on each evening that has nothing, as far as the servings go: a
  * meal, or two parts that have not met before. Rather not the main ingredient of the evening
- * before; on a short evening rather one thing to warm than two to combine; then what keeps shortest.
+ * before; on a short evening rather one thing to warm than two to combine; then what keeps shortest. Days for
+ * which there is something in the house already stay as they are.
  */
-export function fillEvenings(session: Session, recipes: readonly Recipe[]): Session {
+export function fillEvenings(
+  session: Session,
+  recipes: readonly Recipe[],
+  provided: ReadonlySet<string> = new Set(),
+): Session {
   const byId = new Map(recipes.map((r) => [r.id, r]))
   const mainIn = (ids: readonly string[]) =>
     ids.map((id) => mainOf(byId.get(id)!)).find((m) => m !== undefined)
@@ -90,7 +95,7 @@ export function fillEvenings(session: Session, recipes: readonly Recipe[]): Sess
     const { dishes, evenings } = menuOf(now, recipes)
     let eaten = evenings.find((e) => e.day === day)!.dishes
     const after = daysAfter(session.start, day)
-    if (!eaten.length && eaters > 0 && after >= 0) {
+    if (!eaten.length && eaters > 0 && after >= 0 && !provided.has(day)) {
       const there = dishes.filter((d) => d.days >= after && d.made - d.wanted >= eaters - 1e-9)
       const met = new Set(evenings.map((e) => e.dishes.join()))
       const best = platesOf(there, byId)

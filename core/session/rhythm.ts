@@ -102,6 +102,8 @@ export const HABITS: readonly Habit[] = [
 export interface Before {
   sessions: readonly Session[]
   menus: readonly Menu[]
+  /** Days for which there is something to eat in the house already. */
+  provided?: ReadonlySet<string>
 }
 
 /** The first day after another on which a rhythm comes round, seen from when it came last. */
@@ -171,7 +173,7 @@ export function proposed(
       ? { evenings: eveningsFrom(at(0, rhythm.from), rhythm.evenings, rhythm.eaters) }
       : {}),
   })
-  return rhythm.days > 1 ? oneEach(session) : fillEvenings(session, recipes)
+  return rhythm.days > 1 ? oneEach(session) : fillEvenings(session, recipes, before.provided)
 }
 
 /** Where there is a sitting every day, each evening has a dish of its own. */
