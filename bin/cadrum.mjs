@@ -5,6 +5,7 @@ import { addDays, format, parseISO } from 'date-fns'
 import { loadCore } from './core.mjs'
 import { clockOf, listText } from './listText.mjs'
 import { planSittings } from './planSittings.mjs'
+import { eatText } from './eatText.mjs'
 import { shopText } from './shopText.mjs'
 import { MOST_THREADS, solveThreads } from './solveThreads.mjs'
 
@@ -27,13 +28,15 @@ const USAGE = `usage:
               lines such as 500 g rolled oats, 0.90
   cadrum labels SESSION.json [PLAN.json] [--json]     what is written on every box and bag; with a plan
               it says on which day each is done
+  cadrum eat HOUSEHOLD.json [--today 2027-03-20] [--day 2027-03-24]     the evenings to come out of
+              what is packed: what there is, when to begin, what to do
   cadrum read FILE [--out RECIPE.json]     text, HTML, JSON-LD, CSV or our own JSON; - is standard input
   cadrum rehearse PROBLEM.json PLAN.json [--runs 1000, 20 where it is planned anew] [--seed 1] [--policy follow|replan|distracted]
               [--noise 1] [--json]    how it goes with people: when they finish, what holds them up
   cadrum formats FOLDER`
 
 const [command, ...rest] = process.argv.slice(2)
-const commands = { plan, check, compile, session, list, shop, labels, read, rehearse, formats }
+const commands = { plan, check, compile, session, list, shop, labels, eat, read, rehearse, formats }
 if (!commands[command]) fail(USAGE)
 // With several threads it is they who plan: this one compiles little that is worth keeping.
 const threaded = rest.some((arg) => arg.startsWith('--threads'))
@@ -299,6 +302,31 @@ function labels(args) {
   if (flags.json) return print(made)
   const day = (iso) => format(parseISO(iso), 'EEE d MMM yyyy')
   console.log(made.map((l) => core.labelLines(l, day).join('\n')).join('\n\n'))
+  return 0
+}
+
+function eat(args) {
+  const { files, flags } = parse(args, ['today', 'day'])
+  if (files.length !== 1) fail(USAGE)
+  const house = unwrap(core.readHousehold(readText(files[0])))
+  const today = flags.today ?? format(new Date(), 'yyyy-MM-dd')
+  for (const [flag, value] of Object.entries({ today, day: flags.day ?? today }))
+    if (!/^\d{4}-\d\d-\d\d$/.test(value) || Number.isNaN(Date.parse(value)))
+      fail(`--${flag}: "${value}" is no day; allowed: a day such as 2027-03-20`)
+  const recipes = new Map(house.recipes.map((r) => [r.id, r]))
+  const made = house.sessions.find((s) => house.packs.some((p) => p.session === s.id))
+  const kitchen = house.kitchens.find((k) => k.id === made?.kitchen) ?? house.kitchens[0]
+  if (!kitchen) fail(`${files[0]}: there is no kitchen in it`)
+  if (!house.packs.length) fail(`${files[0]}: nothing is packed in it`)
+  const around = {
+    today,
+    sessions: house.sessions,
+    roleOf: (dish) => (recipes.has(dish) ? core.roleIn(recipes.get(dish)) : 'meal'),
+  }
+  const clock = (session, seconds) =>
+    format(new Date(parseISO(session.start).getTime() + seconds * 1000), 'H:mm')
+  for (const line of eatText(core, { house, around, recipes, kitchen, clock, day: flags.day }))
+    console.log(line)
   return 0
 }
 

@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { weekend } from '../core/session/sittings/weekend.fixture'
-import { demoKitchen, demoRecipes, demoSession } from '../demo'
+import { packed } from '../core/packing/packs.fixture'
+import { demoHousehold, demoKitchen, demoRecipes, demoSession } from '../demo'
 
 const folder = mkdtempSync(join(tmpdir(), 'cadrum-'))
 const example = (name: string) =>
@@ -112,6 +113,25 @@ describe('the command line', () => {
     const wrong = run('shop', session, '--prices', file('prices.txt', '500 g oats\n'))
     expect(wrong.status).toBe(2)
     expect(wrong.stderr).toContain('prices[1].cost: "" is no price; allowed:')
+  })
+
+  it('tells the evenings out of what is packed', () => {
+    const household = {
+      ...demoHousehold(),
+      packs: ['2027-03-22', '2027-03-23'].map((on) =>
+        packed('squash-soup', 3, { id: `soup-${on}`, name: 'Squash soup', place: 'freezer', on }),
+      ),
+    }
+    const from = file('household.json', household)
+    const told = run('eat', from, '--today', '2027-03-20')
+    expect(told.stderr).toBe('')
+    expect(told.stdout).toMatch(/2027-03-22, 3 eat: .*soup × 3\n {2}18:\d\d {2}/)
+    expect(told.stdout).toMatch(/Out of the freezer into the fridge for tomorrow: Squash/)
+    expect(told.stdout).toMatch(/2027-03-24, 3 eat: nothing; 3 go short/)
+    const day = run('eat', from, '--today', '2027-03-20', '--day', '2027-03-23')
+    expect(day.stdout.match(/ eat: /g)).toHaveLength(1)
+    expect(run('eat', from, '--day', 'soon').stderr).toContain('"soon" is no day; allowed:')
+    expect(run('eat', file('bare.json', demoHousehold())).stderr).toContain('nothing is packed')
   })
 
   it('keeps to an earlier plan, and says what that costs', () => {

@@ -23,12 +23,16 @@ export {
   readSessionFile,
   recipesFrom,
   recipesOf,
+  roleIn,
   sessionFrom,
   sittingsOf,
 } from './session'
 export { POLICIES, quantile, rehearse } from './rehearsal'
 export { leastBad, solve, startSolving } from './solver'
 export { labelLines } from './labels'
+export { arranged, eveningFrom, eveningToPlan, planEvening, shortBy } from './eating'
+export { readHousehold } from './household'
+export { lyingIn } from './packing'
 export { prepare } from './setout'
 export { listAsRows, listAsText, readInHouse, readPrices } from './shopping'
 export { stockOf } from './stock'

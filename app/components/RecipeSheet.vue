@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { roleIn } from '~~/core/session'
 import { issueText } from '~/composables/issueText'
 import { computed, ref, watch } from 'vue'
 import {
@@ -119,7 +120,7 @@ const FILES = {
       />
       <PickField
         class="snug"
-        :value="recipe.role ?? 'meal'"
+        :value="roleIn(recipe)"
         :items="ROLES"
         aria-label="What it is on the table"
         @pick="setRole"

@@ -2,7 +2,9 @@
 import { useIntervalFn } from '@vueuse/core'
 import { addHours, format } from 'date-fns'
 import { computed, ref } from 'vue'
+import { counted } from '~~/core/quantity'
 import { clockText, dayText, said } from '~/composables/useMeasures'
+import { moment, useHouse } from '~/composables/useHouse'
 import { usePreparation } from '~/composables/usePreparation'
 
 /** What is to be seen to now or in the next hours, on every page, until it is ticked. */
@@ -36,6 +38,25 @@ const due = computed(() => {
     (r) => r.at >= from && r.at <= to && !hasBegun(r.for) && !isDone(`ready:${r.id}`),
   )
 })
+/** Hour from which it is called what comes out of the freezer this evening. */
+const EVENING = 17
+const { today, arrangement, lying, does } = useHouse()
+const thaw = computed(() => {
+  if (onTheStove.value.length || now.value.getHours() < EVENING) return undefined
+  const due = (arrangement.value?.thaw ?? []).filter((t) => t.day === today.value)
+  return due
+    .map((t) => lying.value.find((l) => l.pack.id === t.pack))
+    .find((l) => l?.place === 'freezer')
+})
+const takenOut = () =>
+  does(
+    {
+      kind: 'happened',
+      pack: thaw.value!.pack.id,
+      move: { kind: 'moved', place: 'fridge', at: moment() },
+    },
+    `${thaw.value!.pack.name}: in the fridge.`,
+  )
 const when = computed(() => {
   if (!due.value) return ''
   const today = due.value.at.startsWith(format(now.value, 'yyyy-MM-dd'))
@@ -51,6 +72,17 @@ const when = computed(() => {
     <span class="keys">
       <v-btn size="small" variant="text" to="/set-out">All of it</v-btn>
       <v-btn size="small" variant="tonal" @click="setDone(`ready:${due.id}`, true)">Seen to</v-btn>
+    </span>
+  </div>
+  <div v-if="thaw" class="due no-print" role="status" data-test="thaw-reminder">
+    <span
+      ><strong>{{ thaw.pack.name }}</strong
+      >, {{ counted(thaw.left, 'portion') }}: out of the freezer into the fridge this evening, for
+      tomorrow</span
+    >
+    <span class="keys">
+      <v-btn size="small" variant="text" to="/eat">The evenings</v-btn>
+      <v-btn size="small" variant="tonal" @click="takenOut">It is in the fridge</v-btn>
     </span>
   </div>
 </template>

@@ -12,6 +12,7 @@ import {
 } from '~~/core/eating'
 import { lyingIn } from '~~/core/packing'
 import type { Reading } from '~~/core/reading'
+import { roleIn } from '~~/core/session'
 import { database } from '~/database/database'
 import { openedKitchen } from '~/database/opened'
 import { useNotices } from '~/stores/notices'
@@ -48,7 +49,10 @@ export const useHouse = createSharedComposable(() => {
   const now = useNow({ interval: 30_000 })
   const today = computed(() => format(now.value, 'yyyy-MM-dd'))
   const recipes = computed(() => new Map((data.value?.recipes ?? []).map((r) => [r.id, r])))
-  const roleOf: RoleOf = (dish) => recipes.value.get(dish)?.role ?? 'meal'
+  const roleOf: RoleOf = (dish) => {
+    const recipe = recipes.value.get(dish)
+    return recipe ? roleIn(recipe) : 'meal'
+  }
   const around = () => ({ today: today.value, sessions: data.value?.sessions ?? [], roleOf })
   const house = computed((): House => ({
     packs: data.value?.packs ?? [],
@@ -111,6 +115,7 @@ export const useHouse = createSharedComposable(() => {
     today,
     now,
     house,
+    roleOf,
     lying,
     arrangement,
     recipes,

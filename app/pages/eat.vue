@@ -3,15 +3,14 @@ import { computed } from 'vue'
 import { shortBy } from '~~/core/eating'
 import { dayAfter } from '~~/core/packing'
 import { useHouse, movedText } from '~/composables/useHouse'
+import { download } from '~/composables/useDownload'
 import { dayText } from '~/composables/useMeasures'
 
 useHead({ title: 'Eat · Cadrum' })
-const { ready, today, arrangement, lying, recipes, order, kitchen, does } = useHouse()
+const { ready, today, arrangement, lying, recipes, order, kitchen, roleOf, does } = useHouse()
 const days = computed(() => arrangement.value?.days ?? [])
 const coming = computed(() => days.value.filter((d) => d.day > today.value))
-const short = computed(() =>
-  shortBy(days.value, lying.value, (dish) => recipes.value.get(dish)?.role ?? 'meal'),
-)
+const short = computed(() => shortBy(days.value, lying.value, roleOf))
 const moved = computed(() => arrangement.value?.moved ?? [])
 /** The day after the last, for as many as usually eat. */
 function oneMore() {
@@ -19,6 +18,16 @@ function oneMore() {
   const day = dayAfter(last < today.value ? today.value : last, 1)
   const eaters = days.value.at(-1)?.eaters || (kitchen.value?.people.length ?? 1)
   void does({ kind: 'eaters', day, eaters }, `${dayText(day, 'EEEE d MMM')} is an evening too.`)
+}
+async function asCalendar() {
+  if (!arrangement.value) return
+  const { eveningsCalendar } = await import('~~/core/eating')
+  const stamp = new Date().toISOString()
+  download(
+    'evenings.ics',
+    'text/calendar',
+    eveningsCalendar(arrangement.value, lying.value, recipes.value, stamp),
+  )
 }
 const print = () => window.print()
 </script>
@@ -76,6 +85,7 @@ const print = () => window.print()
         </p>
         <p class="no-print">
           <v-btn size="small" variant="text" @click="oneMore">One evening more</v-btn>
+          <v-btn size="small" variant="text" @click="asCalendar">For the calendar</v-btn>
           <v-btn size="small" variant="text" @click="print">Print it for the fridge door</v-btn>
         </p>
       </section>

@@ -25,35 +25,57 @@ export function calendarOf(
   minutesOf: (session: string) => number | undefined = () => undefined,
   before: readonly { id: string; at: string; words: string }[] = [],
 ): string {
-  const calendar = new ICAL.Component(['vcalendar', [], []])
-  calendar.updatePropertyWithValue('version', '2.0')
-  calendar.updatePropertyWithValue('prodid', '-//Cadrum//Cadrum//EN')
   const nameOf = new Map(held.recipes.map((r) => [r.id, r.name]))
-  for (const { kind, session, recipes } of sittingsOf(held).sittings) {
+  const sittings = sittingsOf(held).sittings.map(({ kind, session, recipes }): Entry => {
     const from = parseISO(session.start)
     const minutes = minutesOf(session.id) ?? session.limit ?? USUAL
     const until = session.ready ? parseISO(session.ready) : addMinutes(from, minutes)
+    return {
+      id: session.id,
+      summary: kind === 'evening' ? `Dinner: ${dishesIn(session, nameOf)}` : session.name,
+      description: recipes
+        .filter((r) => session.dishes.some((d) => d.recipe === r.id))
+        .map((r) => `${r.name}: ${r.steps.map((s) => s.do).join('; ')}`)
+        .join('\n'),
+      from,
+      until: until > from ? until : addMinutes(from, 5),
+      called: kind === 'evening' ? 0 : BEFORE,
+    }
+  })
+  const seenTo = before.map(({ id, at, words }): Entry => {
+    const from = parseISO(at)
+    const until = addMinutes(from, SEEN_TO)
+    return { id: `${held.session.id}.${id}`, summary: words, from, until, called: 0 }
+  })
+  return calendarFile([...sittings, ...seenTo], stamp)
+}
+
+/** One entry of a calendar, at local times. */
+export interface Entry {
+  /** The same as long as it is the same thing: a calendar that has it already changes it. */
+  id: string
+  summary: string
+  description?: string
+  from: Date
+  until: Date
+  /** Minutes before it begins at which it is called. */
+  called: number
+}
+
+/** A calendar file (iCalendar, RFC 5545) with an alarm for each entry; `stamp` is when it is written, in ISO form. */
+export function calendarFile(entries: readonly Entry[], stamp: string): string {
+  const calendar = new ICAL.Component(['vcalendar', [], []])
+  calendar.updatePropertyWithValue('version', '2.0')
+  calendar.updatePropertyWithValue('prodid', '-//Cadrum//Cadrum//EN')
+  for (const { id, summary, description, from, until, called } of entries) {
     const event = new ICAL.Event()
-    event.uid = `${session.id}@cadrum`
-    event.summary = kind === 'evening' ? `Dinner: ${dishesIn(session, nameOf)}` : session.name
-    event.description = recipes
-      .filter((r) => session.dishes.some((d) => d.recipe === r.id))
-      .map((r) => `${r.name}: ${r.steps.map((s) => s.do).join('; ')}`)
-      .join('\n')
+    event.uid = `${id}@cadrum`
+    event.summary = summary
+    if (description !== undefined) event.description = description
     event.startDate = local(from)
-    event.endDate = local(until > from ? until : addMinutes(from, 5))
+    event.endDate = local(until)
     event.component.updatePropertyWithValue('dtstamp', ICAL.Time.fromJSDate(parseISO(stamp), true))
-    withAlarm(event, kind === 'evening' ? 0 : BEFORE)
-    calendar.addSubcomponent(event.component)
-  }
-  for (const { id, at, words } of before) {
-    const event = new ICAL.Event()
-    event.uid = `${held.session.id}.${id}@cadrum`
-    event.summary = words
-    event.startDate = local(parseISO(at))
-    event.endDate = local(addMinutes(parseISO(at), SEEN_TO))
-    event.component.updatePropertyWithValue('dtstamp', ICAL.Time.fromJSDate(parseISO(stamp), true))
-    withAlarm(event, 0)
+    withAlarm(event, called)
     calendar.addSubcomponent(event.component)
   }
   return calendar.toString() + '\r\n'

@@ -1,2 +1,2 @@
 export { busyEvenings, type BusyEvening } from './busy'
-export { calendarOf } from './calendar'
+export { calendarFile, calendarOf, type Entry } from './calendar'

@@ -1,10 +1,9 @@
 import equal from 'fast-deep-equal'
-import { dayAfter, isPast, rounded, THAWED_DAYS, type Lying } from '../packing'
+import { dayAfter, isPast, rounded, type Lying } from '../packing'
 import { lastOf, type Day } from './days'
+import { canFreeze, lastDay, platesOn, type Left } from './plates'
 import type { Part } from './schema'
-
-/** What a dish is on the table; what is unknown is a meal. */
-export type RoleOf = (dish: string) => 'meal' | 'part' | 'extra'
+import { dishesOf, overOf, packsOf, shortOf, thereOf, type RoleOf } from './served'
 
 /** What was arranged otherwise than before, and why. */
 export interface Moved {
@@ -43,10 +42,7 @@ const WIDTH = 40
 /** More often than that nothing came to be better in tests. */
 const ROUNDS = 8
 
-interface Way {
-  left: number[]
-  /** The day on which it was put from the freezer into the fridge. */
-  out: (string | undefined)[]
+interface Way extends Left {
   plates: Part[][]
   cost: number
   before: string
@@ -85,7 +81,8 @@ function arrangedOnce(
   roleOf: RoleOf,
   width: number,
 ): Omit<Arrangement, 'moved'> {
-  const at = new Map(lying.map((l, i) => [l.pack.id, i]))
+  const there = thereOf(lying, roleOf)
+  const { at } = there
   const end = lastOf(today, days)
   const meant = new Map<string, string>()
   for (const d of days) for (const p of d.plate) meant.set(`${p.pack}`, d.day)
@@ -105,7 +102,7 @@ function arrangedOnce(
     const evening = dayAfter(day.day, -1)
     const next: Way[] = []
     for (const way of ways)
-      for (const [n, plate] of platesOn(day, way, lying, roleOf, meant, at).entries()) {
+      for (const [n, plate] of platesOn(day, way, meant, there).entries()) {
         const left = [...way.left]
         const out = [...way.out]
         let cost = way.cost
@@ -125,10 +122,10 @@ function arrangedOnce(
           if (left[i]! > 0 && lastDay(l, out[i]) === day.day)
             cost += left[i]! * (canFreeze(l) ? COST.freeze : COST.lost)
         })
-        const dishes = dishesOf(plate, at, lying)
-        cost += COST.over * overOf(day, plate, at, lying, roleOf)
-        const own = dishesOf(day.plate, at, lying)
-        cost += COST.short * near * shortOf(day, plate, at, lying, roleOf)
+        const dishes = dishesOf(plate, there)
+        cost += COST.over * overOf(day, plate, there)
+        const own = dishesOf(day.plate, there)
+        cost += COST.short * near * shortOf(day, plate, there)
         if (own && own !== dishes) cost += COST.changed
         else if (own && packsOf(plate) !== packsOf(day.plate)) cost += COST.otherPack
         if (dishes && dishes === way.before) cost += COST.again
@@ -162,185 +159,6 @@ function arrangedOnce(
     else lost.push({ pack: l.pack.id, portions: way.left[i]!, eatBy: by })
   })
   return { days: arranged, thaw, freeze, lost }
-}
-
-/** The last day on which it may be eaten, where that comes to an end: what stays frozen only loses in taste. */
-function lastDay(l: Lying, out: string | undefined): string | undefined {
-  if (l.place !== 'freezer') return l.eatBy
-  if (out === undefined) return undefined
-  const known = thawed.get(l) ?? new Map<string, string>()
-  thawed.set(l, known)
-  const by = known.get(out) ?? thawedBy(l, out)
-  known.set(out, by)
-  return by
-}
-/** Reckoning with days is slow, and the same is asked thousands of times. */
-const thawed = new WeakMap<Lying, Map<string, string>>()
-
-/** As `lyingOf` reckons it for what is taken out on a day. */
-function thawedBy({ pack }: Lying, out: string): string {
-  const { moves } = pack
-  const frozen =
-    [...moves].reverse().find((m) => m.kind === 'moved' && m.place === 'freezer')?.at ?? pack.at
-  const spent = Math.round((Date.parse(frozen.slice(0, 10)) - Date.parse(pack.cooked)) / 86_400_000)
-  const rest = Math.max(1, Math.min(THAWED_DAYS, pack.keeps.fridge - spent))
-  return dayAfter(out, pack.is === 'raw' ? 1 : rest)
-}
-
-const canFreeze = (l: Lying) => l.place === 'fridge' && !l.thawed && l.pack.keeps.freezer > 0
-
-/** The dishes of a plate in one word, to be compared. */
-const dishesOf = (plate: readonly Part[], at: Map<string, number>, lying: readonly Lying[]) =>
-  [...new Set(plate.flatMap((p) => (at.has(p.pack) ? [lying[at.get(p.pack)!]!.pack.dish] : [])))]
-    .sort()
-    .join('+')
-
-/** Its packs in one word, in whatever order. */
-const packsOf = (plate: readonly Part[]) =>
-  plate
-    .map((p) => `${p.pack} ${p.portions}`)
-    .sort()
-    .join()
-
-/** Portions that are wanting: of two parts that make a meal each is to be enough for all. */
-function shortOf(
-  day: Day,
-  plate: readonly Part[],
-  at: Map<string, number>,
-  lying: readonly Lying[],
-  roleOf: RoleOf,
-): number {
-  const { meals, parts } = servedBy(plate, at, lying, roleOf)
-  // A part alone is half of a meal.
-  const whole = parts.length > 1 ? Math.min(...parts) : (parts[0] ?? 0) / 2
-  return Math.max(0, day.eaters - meals - whole)
-}
-
-/** Portions that are on the table beside what is eaten of them. */
-function overOf(
-  day: Day,
-  plate: readonly Part[],
-  at: Map<string, number>,
-  lying: readonly Lying[],
-  roleOf: RoleOf,
-): number {
-  const { meals, parts } = servedBy(plate, at, lying, roleOf)
-  const most = parts.length > 1 ? parts.reduce((n, x) => n + x, 0) / 2 : (parts[0] ?? 0)
-  return Math.max(0, meals + most - day.eaters)
-}
-
-/** Portions of meals, and of each of the parts. */
-function servedBy(
-  plate: readonly Part[],
-  at: Map<string, number>,
-  lying: readonly Lying[],
-  roleOf: RoleOf,
-) {
-  const by = new Map<string, number>()
-  for (const p of plate) {
-    const i = at.get(p.pack)
-    if (i === undefined) continue
-    const { dish } = lying[i]!.pack
-    by.set(dish, (by.get(dish) ?? 0) + p.portions)
-  }
-  const meals = [...by].filter(([dish]) => roleOf(dish) === 'meal').reduce((n, [, x]) => n + x, 0)
-  return { meals, parts: [...by].filter(([dish]) => roleOf(dish) === 'part').map(([, x]) => x) }
-}
-
-function platesOn(
-  day: Day,
-  way: Way,
-  lying: readonly Lying[],
-  roleOf: RoleOf,
-  meant: ReadonlyMap<string, string>,
-  at: Map<string, number>,
-): Part[][] {
-  if (day.over) return [[]]
-  const there = lying.flatMap((l, i) => {
-    if (way.left[i]! <= 0) return []
-    if (l.place !== 'freezer') return isPast(l, day.day) ? [] : [i]
-    const out = way.out[i]
-    return out !== undefined && lastDay(l, out)! < day.day ? [] : [i]
-  })
-  // What was put there stays as far as it is still there and good.
-  const kept = day.plate.flatMap((p): Part[] => {
-    const i = at.get(p.pack)
-    if (i === undefined || !there.includes(i)) return []
-    return [{ pack: p.pack, portions: Math.min(p.portions, way.left[i]!) }]
-  })
-  if (day.fixed) return [kept]
-  if (day.eaters <= 0) return [[]]
-  const byDish = new Map<string, number[]>()
-  for (const i of there) {
-    const { dish } = lying[i]!.pack
-    byDish.set(dish, [...(byDish.get(dish) ?? []), i])
-  }
-  const of = (dish: string): Part[] => takeFrom(byDish.get(dish)!, day, way, lying, meant)
-  const dishes = [...byDish.keys()].sort()
-  const meals = dishes.filter((d) => roleOf(d) === 'meal')
-  const parts = dishes.filter((d) => roleOf(d) === 'part')
-  const plates = [
-    ...meals.map((d) => of(d)),
-    ...parts.flatMap((a, k) => parts.slice(k + 1).map((b) => [...of(a), ...of(b)])),
-    // Two that are not enough each, and a part where there is no other.
-    ...meals.flatMap((a, k) =>
-      meals.slice(k + 1).flatMap((b) => {
-        const first = of(a)
-        const n = first.reduce((sum, p) => sum + p.portions, 0)
-        return n < day.eaters
-          ? [
-              [
-                ...first,
-                ...takeFrom(
-                  byDish.get(b)!,
-                  { ...day, eaters: rounded(day.eaters - n) },
-                  way,
-                  lying,
-                  meant,
-                ),
-              ],
-            ]
-          : []
-      }),
-    ),
-    ...(parts.length === 1 ? [of(parts[0]!)] : []),
-    [],
-  ]
-  // Of two that are as good the one that was there stays.
-  return [kept, ...plates]
-}
-
-const inOrder = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
-
-/** As many portions as eat, out of the packs that were meant for the day, then out of what is to be eaten first. */
-function takeFrom(
-  packs: readonly number[],
-  day: Day,
-  way: Way,
-  lying: readonly Lying[],
-  meant: ReadonlyMap<string, string>,
-): Part[] {
-  const rank = (i: number) => {
-    const on = meant.get(lying[i]!.pack.id)
-    return on === day.day ? 0 : on === undefined || on < day.day ? 1 : 2
-  }
-  const by = (i: number) => lastDay(lying[i]!, way.out[i]) ?? '9'
-  const order = [...packs].sort(
-    (a, b) =>
-      rank(a) - rank(b) ||
-      inOrder(by(a), by(b)) ||
-      way.left[a]! - way.left[b]! ||
-      inOrder(lying[a]!.pack.id, lying[b]!.pack.id),
-  )
-  const out: Part[] = []
-  let open = day.eaters
-  for (const i of order) {
-    if (open <= 0) break
-    const portions = Math.min(open, way.left[i]!)
-    out.push({ pack: lying[i]!.pack.id, portions: rounded(portions) })
-    open = rounded(open - portions)
-  }
-  return out
 }
 
 /** The cheapest of them, each state once. */
@@ -387,35 +205,4 @@ function movedBetween(
           : 'so that nothing passes its day'
     return [{ day: b.day, from, to, why }]
   })
-}
-
-/** Whether what is arranged can still be eaten so: all of it is there, good on its day, and enough. */
-export function stillGood(days: readonly Day[], lying: readonly Lying[]): boolean {
-  const at = new Map(lying.map((l) => [l.pack.id, l]))
-  const taken = new Map<string, number>()
-  for (const d of days) {
-    if (d.over) continue
-    for (const p of d.plate) {
-      const l = at.get(p.pack)
-      if (!l || isPast(l, d.day)) return false
-      taken.set(p.pack, (taken.get(p.pack) ?? 0) + p.portions)
-      if (taken.get(p.pack)! > l.left + 1e-9) return false
-    }
-  }
-  return true
-}
-
-/** Portions that are wanting on each of the days on which any are. */
-export function shortBy(
-  days: readonly Day[],
-  lying: readonly Lying[],
-  roleOf: RoleOf,
-): Map<string, number> {
-  const at = new Map(lying.map((l, i) => [l.pack.id, i]))
-  return new Map(
-    days
-      .filter((d) => !d.over)
-      .map((d): [string, number] => [d.day, shortOf(d, d.plate, at, lying, roleOf)])
-      .filter(([, n]) => n > 0),
-  )
 }

@@ -1,7 +1,8 @@
 import type { Issue, Reading } from '../reading'
 import type { Session } from '../session'
-import { lyingIn, lyingOf, withMove, type Move, type Pack } from '../packing'
-import { arrange, type Arrangement, type RoleOf } from './arrange'
+import { lyingIn, lyingOf, withMove, type Lying, type Move, type Pack } from '../packing'
+import { arrange, type Arrangement } from './arrange'
+import type { RoleOf } from './served'
 import { daysFrom, type Day } from './days'
 import type { Meal, Part } from './schema'
 
@@ -49,7 +50,11 @@ export function afterwards(house: House, act: Act, around: Around): Reading<Afte
 /** The evenings to come as they are best arranged for what lies there; what the cook has fixed stays. */
 export function arranged(house: House, { today, sessions, roleOf }: Around): After {
   const lying = lyingIn(house.packs)
-  const days = daysFrom(today, sessions, house.meals)
+  const said = new Set(house.meals.map((m) => m.id))
+  // Where nobody has said anything, what was packed for a day is on its table.
+  const days = daysFrom(today, sessions, house.meals).map((d) =>
+    said.has(d.day) ? d : { ...d, plate: meantFor(d.day, lying) },
+  )
   const arrangement = arrange(today, days, lying, roleOf)
   return { house: { ...house, meals: withDays(house.meals, arrangement.days) }, arrangement }
 }
@@ -64,6 +69,10 @@ function withDays(meals: readonly Meal[], days: readonly Day[]): Meal[] {
   }
   return [...by.values()].sort((a, b) => a.id.localeCompare(b.id))
 }
+
+/** What was packed for a day, as far as it is still there. */
+const meantFor = (day: string, lying: readonly Lying[]): Part[] =>
+  lying.filter((l) => l.pack.on === day).map((l) => ({ pack: l.pack.id, portions: l.left }))
 
 const empty = (day: string): Meal => ({ format: 'cadrum/meal@1', id: day, plate: [] })
 
@@ -86,10 +95,8 @@ function happen(house: House, act: Act, { today, sessions }: Around): Reading<Ho
       if (twice) return wrong(twice.name, 'is packed already', 'each box once')
       const packs = [...house.packs, ...act.packs]
       const days = new Set(act.packs.flatMap((p) => p.on ?? []))
-      const meant = (day: string): Part[] =>
-        lyingIn(packs)
-          .filter((l) => l.pack.on === day)
-          .map((l) => ({ pack: l.pack.id, portions: l.left }))
+      const there = lyingIn(packs)
+      const meant = (day: string) => meantFor(day, there)
       // What only came out best of less is looked at anew, and what was meant for a day is on its table.
       const open = (m: Meal) => m.id >= today && !m.fixed && !m.over
       const kept = house.meals.filter((m) => !open(m))

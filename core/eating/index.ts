@@ -1,7 +1,9 @@
-export { arrange, shortBy, stillGood, type Arrangement, type Moved, type RoleOf } from './arrange'
+export { arrange, type Arrangement, type Moved } from './arrange'
+export { eveningsCalendar } from './calendar'
 export { daysFrom, type Day } from './days'
 export { afterwards, arranged, type Act, type After, type House } from './house'
 export { lookBack, lookBackByDish, type Lookback } from './lookBack'
+export { shortBy, type RoleOf } from './served'
 export { mealSchema, type Meal, type Part } from './schema'
 export {
   EVENINGS,

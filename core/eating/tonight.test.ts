@@ -1,9 +1,11 @@
+import ICAL from 'ical.js'
 import { describe, expect, it } from 'vitest'
 import { demoKitchen, demoRecipes } from '../../demo'
 import { labelsOf } from '../labels'
 import { lyingIn, packsFrom, shareOut } from '../packing'
 import { cookingsOf, type Session } from '../session'
 import { demoSession } from '../../demo'
+import { eveningsCalendar } from './calendar'
 import { afterwards, arranged, type House } from './house'
 import { eveningFrom, eveningToPlan, planEvening } from './tonight'
 
@@ -85,6 +87,23 @@ describe('twelve evenings out of what Highfell has packed', () => {
         .planned!.lines.map((l) => l.text)
         .join(),
     ).toMatch(/Out of the freezer into the fridge for tomorrow/)
+  })
+})
+
+describe('a calendar of the evenings', () => {
+  it('has each dinner once and calls what thaws the night before', () => {
+    const { arrangement } = arranged({ packs, meals: [] }, around('2027-03-20'))
+    const text = eveningsCalendar(arrangement, lyingIn(packs), recipes, '2027-03-20T15:00:00Z')
+    const events = new ICAL.Component(ICAL.parse(text) as unknown[])
+      .getAllSubcomponents('vevent')
+      .map((v) => new ICAL.Event(v))
+    expect(new Set(events.map((e) => e.uid)).size).toBe(events.length)
+    const dinners = events.filter((e) => e.summary.startsWith('Dinner: '))
+    expect(dinners).toHaveLength(arrangement.days.filter((d) => d.plate.length).length)
+    const out = events.filter((e) => e.summary.startsWith('Out of the freezer'))
+    expect(out).toHaveLength(new Set(arrangement.thaw.map((t) => t.day)).size)
+    for (const e of out) expect(e.startDate.toString()).toMatch(/T21:00:00$/)
+    for (const e of events) expect(e.component.getAllSubcomponents('valarm')).toHaveLength(1)
   })
 })
 

@@ -66,6 +66,8 @@ const inCelsius = (celsius: number) => `${Math.round(celsius)} °C`
 
 /** The step by which what was kept is warmed: a second time it is not. */
 const REHEAT = 'reheat'
+/** The step by which what is eaten as it is comes to the table. */
+const TAKE_OUT = 'take-out'
 
 type Draft = Omit<Instruction, 'cook' | 'amounts' | 'places' | 'until' | 'free'> &
   Partial<Pick<Instruction, 'amounts' | 'places' | 'until' | 'free'>> & {
@@ -301,7 +303,9 @@ class Telling {
               ? `${dish.name} is done: keep it dry, with its name and the date on it`
               : own.some((r) => this.compiled.cards[r.id]!.step === REHEAT)
                 ? `${dish.name}: onto the table, hot. What was warmed and is left is thrown away`
-                : `${dish.name} is done, to be eaten today. What is left goes into the fridge by ${this.clock(at + standingOf(rulesOf(this.kitchen)))}`,
+                : own.some((r) => this.compiled.cards[r.id]!.step === TAKE_OUT)
+                  ? `${dish.name}: on the table. What is left goes back where it lay by ${this.clock(at + standingOf(rulesOf(this.kitchen)))}`
+                  : `${dish.name} is done, to be eaten today. What is left goes into the fridge by ${this.clock(at + standingOf(rulesOf(this.kitchen)))}`,
         })
     }
   }

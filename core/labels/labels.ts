@@ -12,6 +12,7 @@ import {
   MAIN,
   neverFrozen,
   recipesById,
+  roleIn,
   STILL_FROZEN,
   withoutDone,
   type Assignment,
@@ -134,7 +135,7 @@ function packsOf(
     place === 'tonight' || (place === 'freezer' && day !== undefined && neverFrozen(made, day))
       ? 'fridge'
       : (place as LabelPlace)
-  if (recipe.role === 'extra') {
+  if (roleIn(recipe) === 'extra') {
     const wholes = Math.max(1, Math.ceil(dish.batches))
     return shared(all, wholes).map((portions) => ({ portions, place: lies(undefined) }))
   }

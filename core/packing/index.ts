@@ -17,6 +17,7 @@ export {
   litresLying,
   lyingIn,
   lyingOf,
+  onceThawed,
   rounded,
   THAWED_DAYS,
   type Lying,

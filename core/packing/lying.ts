@@ -83,3 +83,10 @@ export const isPast = ({ place, eatBy }: Pick<Lying, 'place' | 'eatBy'>, day: st
 /** Litres that packs take in a place. */
 export const litresLying = (lying: readonly Lying[], place: StockPlace): number =>
   Math.round(lying.filter((l) => l.place === place).reduce((n, l) => n + l.litres, 0) * 10) / 10
+
+/** The last day on which a frozen pack is eaten once it is put into the fridge on a day. */
+export const onceThawed = (pack: Pack, day: string): string =>
+  lyingOf({
+    ...pack,
+    moves: [...pack.moves, { kind: 'moved', place: 'fridge', at: `${day}T21:00` }],
+  }).eatBy

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { demoRecipes, demoSession } from '../../demo'
-import { mainOf } from '../recipe'
+import { mainOf, type Recipe } from '../recipe'
+import { roleIn } from './role'
 import { daysAfter, eveningsFrom, fillEvenings, menuOf, withEaten } from './menu'
 import { sessionSchema, type Session } from './schema'
 
@@ -144,5 +145,22 @@ describe('a menu', () => {
         },
       ),
     )
+  })
+})
+
+describe('what a dish is on the table', () => {
+  const named = (name: string, item = 'flour'): Recipe => ({
+    ...demoRecipes[0]!,
+    name,
+    role: undefined,
+    ingredients: [{ id: 'a', item, amount: 200, unit: 'g' }],
+  })
+  it('is said by its recipe, else bread, bars and dips go beside a meal', () => {
+    expect(roleIn(named('Cardamom knots'))).toBe('extra')
+    expect(roleIn(named('Oat bars', 'oats'))).toBe('extra')
+    expect(roleIn(named('Hummus', 'chickpeas'))).toBe('extra')
+    expect(roleIn(named('Sausage rolls', 'pork sausages'))).toBe('meal')
+    expect(roleIn(named('Leek gratin', 'leeks'))).toBe('meal')
+    expect(roleIn({ ...named('Soda bread'), role: 'part' })).toBe('part')
   })
 })

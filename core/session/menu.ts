@@ -1,6 +1,7 @@
 import { addDays, differenceInCalendarDays, format, getISODay, parseISO } from 'date-fns'
 import { mainOf, type Recipe } from '../recipe'
 import { keepsIn } from './keepsIn'
+import { roleIn } from './role'
 import type { Evening, Session, SessionDish } from './schema'
 
 export type KeptIn = 'tonight' | 'fridge' | 'freezer' | 'shelf'
@@ -120,7 +121,7 @@ export function fillEvenings(
 
 /** What can be an evening's food: each meal by itself, and each two parts. */
 function platesOf(there: readonly MenuDish[], byId: Map<string, Recipe>): MenuDish[][] {
-  const roleOf = (d: MenuDish) => byId.get(d.recipe)!.role ?? 'meal'
+  const roleOf = (d: MenuDish) => roleIn(byId.get(d.recipe)!)
   const parts = there.filter((d) => roleOf(d) === 'part')
   return [
     ...there.filter((d) => roleOf(d) === 'meal').map((d) => [d]),

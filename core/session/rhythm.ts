@@ -4,6 +4,7 @@ import { clockSchema, type Kitchen } from '../kitchen'
 import { freeId, mainOf, type Recipe } from '../recipe'
 import type { Menu } from './earlierMenus'
 import { eveningsFrom, fillEvenings } from './menu'
+import { roleIn } from './role'
 import { idSchema, sessionSchema, type Session } from './schema'
 import { dueOf } from './useUp'
 
@@ -195,7 +196,7 @@ function menuFor(
   { sessions, menus }: Before,
 ): Recipe[] {
   const wanted = recipes.filter((r) => {
-    const role = r.role ?? 'meal'
+    const role = roleIn(r)
     if (r.base || role === 'extra') return false
     return rhythm.likes === 'both' || role === (rhythm.likes === 'meals' ? 'meal' : 'part')
   })

@@ -153,7 +153,7 @@ test('twelve days of Highfell: packed, eaten, swapped, forgotten, and nothing ap
     if (await page.getByRole('button', { name: 'All eaten' }).isVisible())
       await page.getByRole('button', { name: 'All eaten' }).click()
     await expect(page.getByTestId('tonight').or(page.getByTestId('nothing'))).toBeVisible()
-    const out = page.getByRole('button', { name: 'It is in the fridge' })
+    const out = page.getByTestId('seen-to').getByRole('button', { name: 'It is in the fridge' })
     for (let n = await out.count(); n > 0; n--) {
       await out.first().click()
       await expect(out).toHaveCount(n - 1)
