@@ -11,6 +11,7 @@ import { useRunning } from '~/composables/useRunning'
 import { useToday } from '~/composables/useToday'
 import { useTelling } from '~/composables/useTelling'
 import { useNotices } from '~/stores/notices'
+import { usePlanning } from '~/stores/planning'
 
 useHead({ title: 'Cook · Cadrum' })
 const run = useRunning()
@@ -18,6 +19,7 @@ const { ready, session, kitchen, recipes, cooking, compiled, plan, broken } = ru
 const { now, standing, left, places, cooling, timers, out, paused, counted, handOf, timeAt, tell } =
   run
 const notices = useNotices()
+const planning = usePlanning()
 // What is cooked today is what somebody comes here for; any other can be opened.
 const todays = useToday(run)
 onMounted(() => void todays.open())
@@ -141,12 +143,7 @@ onKeyStroke(['ArrowLeft', 'ArrowRight'], (e) => {
 <template>
   <div v-if="!ready" class="quiet" role="status">Opening the household …</div>
   <EmptyHousehold v-else-if="!session || !kitchen" />
-  <section v-else-if="!plan && !cooking" class="start">
-    <SittingStrip :sittings="run.sittings.value" :open="run.sitting.value" @open="run.openThe" />
-    <h1>No plan to cook from</h1>
-    <p>Make one first: it takes a few seconds.</p>
-    <v-btn to="/plan" color="primary" size="large">To the plan</v-btn>
-  </section>
+  <CookPlanning v-else-if="!cooking && (!plan || planning.running)" />
   <CookReady
     v-else-if="!cooking && plan && compiled"
     :sittings="run.sittings.value"

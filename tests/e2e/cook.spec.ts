@@ -283,9 +283,15 @@ test('a dish comes, one is given up, something is missing; the household may cha
 
 test.describe('on a first visit', () => {
   test.use(FIRST_VISIT)
-  test('without a plan the Cook page says where to get one', async ({ page }) => {
+  test('without a plan the Cook page makes one, and what is best so far can be taken', async ({
+    page,
+  }) => {
     await page.goto('/cook')
-    await expect(page.getByText('No plan to cook from')).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Making the plan' })).toBeVisible()
+    await page.getByRole('button', { name: 'Stop, take the best' }).click()
+    await expect(page.getByTestId('start')).toBeVisible()
+    const plans = await stored<{ plan: { activities: unknown[] } }>(page, 'plans')
+    expect(plans[0]!.plan.activities.length).toBeGreaterThan(50)
   })
 })
 

@@ -358,8 +358,12 @@ describe('the evenings of a session', () => {
   })
 
   it('are there for the thawing alone, where nobody eats from the session that day', () => {
-    const days = eveningsToCook(held).map((e) => e.id)
-    expect(held.session.evenings!.map((e) => e.day)).not.toContain('2027-05-03')
+    const onTuesday = held.session.dishes.map((d) =>
+      d.recipe === idOf('Bean chilli') ? { ...d, on: ['2027-05-04'] } : d,
+    )
+    const session = { ...held.session, dishes: onTuesday }
+    const days = eveningsToCook({ ...held, session }).map((e) => e.id)
+    expect(session.evenings!.map((e) => e.day)).not.toContain('2027-05-03')
     expect(days).toContain('2027-05-03')
   })
 
