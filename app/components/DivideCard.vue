@@ -2,12 +2,11 @@
 import { computed, ref } from 'vue'
 import {
   chooseBoxes,
-  isWet,
-  litresOfPortion,
   packedAs,
   portionsOfYield,
   rounded,
   shareOut,
+  toBox,
   usualPortion,
   type Leaving,
   type Lying,
@@ -76,15 +75,14 @@ const shares = computed(() =>
   shareOut(props.labels, portions.value).map((s) => ({ ...s, ...own.value[s.id] })),
 )
 const sum = computed(() => rounded(shares.value.reduce((n, s) => n + s.portions, 0)))
-const boxes = computed(() => {
-  const per = litresOfPortion(props.recipe)
-  const wet = isWet(props.recipe)
-  return chooseBoxes(
-    shares.value.map((s) => ({ id: s.id, litres: per * s.portions, place: s.place, wet })),
-    props.kitchen.boxes ?? [],
-    props.lying,
-  ).boxOf
-})
+const boxes = computed(
+  () =>
+    chooseBoxes(
+      shares.value.map((s) => toBox(props.recipe, s)),
+      props.kitchen.boxes ?? [],
+      props.lying,
+    ).boxOf,
+)
 const day = ref<string>()
 const half = computed(() => packedAs(props.recipe) === 'half-cooked')
 const wrong = ref('')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { isPast, rounded, type Lying } from '~~/core/packing'
-import type { Act, Day, Part } from '~~/core/eating'
+import { helpingOf, type Act, type Day, type Part } from '~~/core/eating'
 import type { Recipe } from '~~/core/recipe'
 import { numberTyped } from '~/composables/useFields'
 import { dayText } from '~/composables/useMeasures'
@@ -46,16 +46,7 @@ const others = computed(() => {
     .map(([id, packs]) => ({ value: id, title: packs[0]!.pack.name }))
     .sort((a, b) => a.title.localeCompare(b.title))
 })
-function portionsOf(dish: string): Part[] {
-  let open = Math.max(1, props.day.eaters)
-  return props.lying
-    .filter((l) => l.pack.dish === dish && !isPast(l, props.day.day))
-    .flatMap((l) => {
-      const portions = rounded(Math.min(open, l.left))
-      open = rounded(open - portions)
-      return portions > 0 ? [{ pack: l.pack.id, portions }] : []
-    })
-}
+const portionsOf = (dish: string) => helpingOf(dish, props.day, props.days, props.lying)
 const put = (plate: Part[], told: string) =>
   emit('act', { kind: 'on the table', day: props.day.day, plate }, `${name.value}: ${told}.`)
 const add = (dish: string) =>
@@ -86,6 +77,7 @@ const letGo = () =>
         <span v-if="d.portions !== day.eaters" class="quiet">× {{ d.portions }}</span>
       </span>
       <span v-if="day.over" class="quiet">eaten</span>
+      <span v-else-if="day.fresh && !dishes.length" class="quiet">fresh from the stove</span>
       <span v-else-if="!dishes.length && day.eaters > 0" class="quiet">nothing yet</span>
       <span v-if="day.fixed && !day.over" class="own">
         your choice

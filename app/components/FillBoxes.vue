@@ -54,11 +54,7 @@ function leavesOf(dish: string): Leaving[] {
 async function keep(left: Leaving) {
   const before = await database.stock.toArray()
   await saving.write('what is in the house', () =>
-    database.stock.bulkPut(
-      withBrought(before, [left], today.value).map((s) =>
-        s.by === left.by && s.item === left.item ? { ...s, place: 'fridge' as const } : s,
-      ),
-    ),
+    database.stock.bulkPut(withBrought(before, [{ ...left, place: 'fridge' }], today.value)),
   )
   notices.show({
     text: `${left.item}: in the fridge.`,

@@ -15,6 +15,15 @@ const edit = (id: string, patch: Partial<Box>) =>
     'change',
     props.boxes.map((b) => (b.id === id ? { ...b, ...patch } : b)),
   )
+function rename(box: Box, typed: string) {
+  const name = typed.trim()
+  const fine = name.length > 0 && name.length <= 200
+  wrong.value = {
+    ...wrong.value,
+    [box.id]: fine ? '' : 'They want a name. Allowed: 1 to 200 letters.',
+  }
+  if (fine) edit(box.id, { name })
+}
 function figure(box: Box, key: 'litres' | 'count' | 'lids', typed: string) {
   const n = numberTyped(typed)
   const fine = key === 'litres' ? n > 0 && n <= 50 : Number.isInteger(n) && n >= 0 && n <= 500
@@ -53,7 +62,7 @@ const remove = (box: Box) =>
           class="name"
           :value="b.name"
           :aria-label="`Name of ${b.name}`"
-          @commit="$event.trim() && edit(b.id, { name: $event.trim().slice(0, 200) })"
+          @commit="rename(b, $event)"
         />
         <PickField
           class="kind"

@@ -2,6 +2,7 @@
 import { subMonths, format } from 'date-fns'
 import Papa from 'papaparse'
 import { computed, ref } from 'vue'
+import { useTheme } from 'vuetify'
 import { lookBack, lookBackByDish } from '~~/core/eating'
 import { tallyMoves } from '~~/core/packing'
 import { counted } from '~~/core/quantity'
@@ -23,7 +24,6 @@ const from = computed(() =>
 )
 const packs = computed(() => house.value.packs.filter((p) => p.at.slice(0, 10) >= from.value))
 const of = computed(() => lookBack(packs.value))
-const left = computed(() => tallyMoves(packs.value).left)
 const dishes = computed(() => lookBackByDish(packs.value))
 /** Hours that sessions took, of those that were cooked to their end. */
 const cooked = computed(() =>
@@ -32,19 +32,32 @@ const cooked = computed(() =>
     .map((r) => reportOf(r)),
 )
 const hours = computed(() => cooked.value.reduce((n, r) => n + r.real, 0))
-/** Shares of what was packed, as a bar that is read. */
-const parts = computed(() => {
-  const all = Math.max(of.value.packed, 0.01)
-  return [
+const theme = useTheme()
+/** What became of the portions, each part of them in words and in the bar. */
+const parts = computed(() =>
+  [
     { name: 'eaten', n: of.value.eaten, colour: 'primary' },
-    { name: 'given away', n: of.value.given, colour: 'secondary' },
+    { name: 'given away', n: of.value.given, colour: 'warning' },
     { name: 'into other dishes', n: of.value.used, colour: 'secondary' },
-    { name: 'still there', n: left.value, colour: 'hair' },
+    { name: 'still there', n: of.value.left, colour: 'surface-variant' },
     { name: 'thrown away', n: of.value.thrown, colour: 'error' },
-  ]
-    .filter((p) => p.n > 0)
-    .map((p) => ({ ...p, share: (100 * p.n) / all }))
-})
+  ].filter((p) => p.n > 0),
+)
+const bars = computed(() =>
+  parts.value.map((p) => ({
+    label: p.name,
+    data: [p.n],
+    backgroundColor: theme.current.value.colors[p.colour] as string,
+  })),
+)
+const OPTIONS = {
+  indexAxis: 'y' as const,
+  scales: {
+    x: { stacked: true, title: { display: true, text: 'portions' } },
+    y: { stacked: true, display: false },
+  },
+}
+const inWords = computed(() => parts.value.map((p) => `${p.n} ${p.name}`).join(', '))
 const each = computed(() => (of.value.known > 0 ? of.value.cost / of.value.known : undefined))
 const rows = () =>
   house.value.packs.map((p) => {
@@ -90,20 +103,14 @@ const asJson = () =>
           known</template
         >.
       </p>
-      <div class="bar" role="img" :aria-label="parts.map((p) => `${p.n} ${p.name}`).join(', ')">
-        <span
-          v-for="p in parts"
-          :key="p.name"
-          class="part"
-          :class="p.name.replace(/ /g, '-')"
-          :style="{ width: `${p.share}%` }"
-        />
-      </div>
-      <p class="legend">
-        <span v-for="p in parts" :key="p.name"
-          ><i class="part" :class="p.name.replace(/ /g, '-')" />{{ p.n }} {{ p.name }}</span
-        >
-      </p>
+      <ChartFrame
+        :name="`What became of the portions: ${inWords}`"
+        :labels="['']"
+        :datasets="bars"
+        :options="OPTIONS"
+        :height="130"
+      />
+      <p>{{ inWords }}.</p>
       <p v-if="of.why.length">
         Thrown away:
         <template v-for="(w, k) in of.why" :key="w.why"
@@ -143,48 +150,6 @@ header {
   flex-wrap: wrap;
   gap: 6px 14px;
   align-items: center;
-}
-.bar {
-  display: flex;
-  height: 18px;
-  margin: 8px 0 4px;
-  overflow: hidden;
-  border: 1px solid var(--quiet);
-  border-radius: 6px;
-}
-.legend {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  font-size: 0.95rem;
-}
-.legend i {
-  display: inline-block;
-  width: 0.9em;
-  height: 0.9em;
-  margin-right: 5px;
-  border: 1px solid var(--quiet);
-}
-.eaten {
-  background: rgb(var(--v-theme-primary));
-}
-.thrown-away {
-  background: repeating-linear-gradient(
-    45deg,
-    rgb(var(--v-theme-error)) 0 4px,
-    rgb(var(--v-theme-surface)) 4px 7px
-  );
-}
-.given-away,
-.into-other-dishes {
-  background: repeating-linear-gradient(
-    90deg,
-    rgb(var(--v-theme-primary)) 0 2px,
-    rgb(var(--v-theme-surface)) 2px 6px
-  );
-}
-.still-there {
-  background: rgb(var(--v-theme-surface));
 }
 table {
   margin-top: 8px;

@@ -6,7 +6,7 @@ import { dayText, said } from '~/composables/useMeasures'
 import { usePreparation } from '~/composables/usePreparation'
 import { amountSaid, packsSaid } from '~~/core/shopping'
 import type { Section } from '~~/core/food'
-import { rounded } from '~~/core/packing'
+import { spareOf } from '~~/core/eating'
 import { counted } from '~~/core/quantity'
 import { useHouse } from '~/composables/useHouse'
 import type { Recipe } from '~~/core/recipe'
@@ -26,14 +26,7 @@ const opened = computed(() =>
 )
 /** Packed dishes that no evening takes: portions that are there already. */
 const { lying, arrangement } = useHouse()
-const spare = computed(() => {
-  const taken = new Map<string, number>()
-  for (const d of arrangement.value?.days ?? [])
-    if (!d.over) for (const p of d.plate) taken.set(p.pack, (taken.get(p.pack) ?? 0) + p.portions)
-  return lying.value
-    .map((l) => ({ lying: l, left: rounded(l.left - (taken.get(l.pack.id) ?? 0)) }))
-    .filter((s) => s.left > 0)
-})
+const spare = computed(() => (arrangement.value ? spareOf(arrangement.value, lying.value) : []))
 const nameOf = (id: string) => props.recipes.find((r) => r.id === id)?.name ?? id
 const line = ref('')
 const by = ref('')

@@ -21,22 +21,20 @@ watch(
     wrong.value = ''
   },
 )
-/** What is told now happened after all that was told before, whatever the clock says. */
-const at = () => [moment(), pack.value.moves.at(-1)?.at ?? pack.value.at].sort().at(-1)!
 const tell = (move: Move, told: string) =>
   emit('act', { kind: 'happened', pack: pack.value.id, move }, `${pack.value.name}: ${told}.`)
-function some(kind: 'eaten' | 'given', told: string, anyway = false) {
+function some(kind: 'eaten' | 'given' | 'used', told: string, anyway = false) {
   const n = take()
   if (n !== undefined)
     tell(
-      { kind, at: at(), portions: n, ...(anyway ? { anyway: true as const } : {}) } as Move,
+      { kind, at: moment(), portions: n, ...(anyway ? { anyway: true as const } : {}) } as Move,
       `${counted(n, 'portion')} ${told}`,
     )
 }
 function thrown(why: (typeof WHY_THROWN)[number]) {
   const n = take()
   if (n !== undefined)
-    tell({ kind: 'thrown', at: at(), portions: n, why }, `${counted(n, 'portion')} thrown away`)
+    tell({ kind: 'thrown', at: moment(), portions: n, why }, `${counted(n, 'portion')} thrown away`)
 }
 function take(): number | undefined {
   const n = numberTyped(portions.value)
@@ -46,11 +44,12 @@ function take(): number | undefined {
     : `"${portions.value}" cannot be taken. Allowed: more than 0, up to ${props.lying.left}.`
   return fine ? n : undefined
 }
-const move = (place: Lying['place'], told: string) => tell({ kind: 'moved', place, at: at() }, told)
+const move = (place: Lying['place'], told: string) =>
+  tell({ kind: 'moved', place, at: moment() }, told)
 function lies(typed: string) {
   const where = typed.trim().slice(0, 60)
   tell(
-    { kind: 'moved', place: props.lying.place, at: at(), ...(where ? { where } : {}) },
+    { kind: 'moved', place: props.lying.place, at: moment(), ...(where ? { where } : {}) },
     where ? `lies in: ${where}` : 'lies anywhere',
   )
 }
@@ -95,6 +94,7 @@ const WHY = Object.fromEntries(WHY_THROWN.map((w) => [w, w])) as Record<
           @click="move('freezer', 'in the freezer')"
           >Into the freezer</v-btn
         >
+        <v-btn variant="text" @click="some('used', 'into another dish')">Into another dish</v-btn>
         <v-btn variant="text" @click="some('given', 'given away')">Given away</v-btn>
       </template>
       <v-btn v-else variant="text" @click="some('eaten', 'eaten past its day', true)"

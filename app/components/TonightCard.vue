@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { eveningFrom, eveningToPlan, type Act, type Arrangement } from '~~/core/eating'
+import {
+  eveningFrom,
+  eveningToPlan,
+  settled,
+  type Act,
+  type Arrangement,
+  type Told,
+} from '~~/core/eating'
 import { instructions, type Instruction } from '~~/core/guide'
 import type { Kitchen } from '~~/core/kitchen'
 import { rounded, type Lying } from '~~/core/packing'
@@ -80,25 +87,16 @@ const warmed = ref<Record<string, boolean>>({})
 const asking = ref(false)
 const wrong = ref('')
 function over() {
-  const of: { pack: string; portions: number }[] = []
-  const left: typeof of = []
+  const told = new Map<string, Told>()
   for (const e of evening.value.eaten) {
-    let n = numberTyped(eaten.value[e.recipe.id] ?? String(e.portions))
-    if (!(n >= 0 && n <= e.portions)) {
+    const portions = numberTyped(eaten.value[e.recipe.id] ?? String(e.portions))
+    if (!(portions >= 0 && portions <= e.portions)) {
       wrong.value = `${e.name}: "${eaten.value[e.recipe.id]}" cannot have been eaten. Allowed: 0 to ${e.portions}.`
       return
     }
-    for (const part of meal.value?.plate ?? []) {
-      const own = props.lying.find((l) => l.pack.id === part.pack)
-      if (own?.pack.dish !== e.recipe.id) continue
-      const ate = rounded(Math.min(n, part.portions))
-      n = rounded(n - ate)
-      if (ate > 0) of.push({ pack: part.pack, portions: ate })
-      const rest = rounded(part.portions - ate)
-      if (rest > 0 && warmed.value[e.recipe.id] !== false)
-        left.push({ pack: part.pack, portions: rest })
-    }
+    told.set(e.recipe.id, { portions, warmed: warmed.value[e.recipe.id] !== false })
   }
+  const { of, warmed: left } = settled(meal.value?.plate ?? [], props.lying, told)
   wrong.value = ''
   asking.value = false
   emit(
@@ -117,6 +115,9 @@ const short = (e: { recipe: Recipe; portions: number }) =>
   <section class="tonight" aria-label="Tonight" data-test="tonight">
     <h2>{{ dayText(day, 'EEEE d MMMM') }}</h2>
     <p v-if="meal?.over" data-test="over">Eaten. Nothing is left to do this evening.</p>
+    <p v-else-if="meal?.fresh && !evening.eaten.length">
+      What is cooked today is eaten as it comes from the stove.
+    </p>
     <template v-else-if="evening.eaten.length">
       <ul class="bare what">
         <li v-for="e in evening.eaten" :key="e.recipe.id">

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import {
   afterwards,
   arranged,
+  freshDays,
   type Act,
   type After,
   type House,
@@ -53,7 +54,13 @@ export const useHouse = createSharedComposable(() => {
     const recipe = recipes.value.get(dish)
     return recipe ? roleIn(recipe) : 'meal'
   }
-  const around = () => ({ today: today.value, sessions: data.value?.sessions ?? [], roleOf })
+  const fresh = computed(() => freshDays(data.value?.sessions ?? [], recipes.value))
+  const around = () => ({
+    today: today.value,
+    sessions: data.value?.sessions ?? [],
+    roleOf,
+    fresh: fresh.value,
+  })
   const house = computed((): House => ({
     packs: data.value?.packs ?? [],
     meals: data.value?.meals ?? [],

@@ -24,16 +24,18 @@ export const usePreparation = createSharedComposable(() => {
   const held = useSession()
   const saving = useSaving()
   const house = useLive(async () => {
-    const [stock, prices, preparing, records] = await Promise.all([
+    const [stock, prices, preparing, records, packs] = await Promise.all([
       database.stock.toArray(),
       database.prices.toArray(),
       database.preparing.toArray(),
       database.records.toArray(),
+      database.packs.toArray(),
     ])
     return {
       stock,
       prices,
       preparing,
+      packs,
       cooked: records.filter((r) => !r.stopped).map((r) => r.cooking.session),
     }
   })
@@ -75,6 +77,8 @@ export const usePreparation = createSharedComposable(() => {
       planOf: planOf.value,
       assignment: parting.value.assignment,
       over: over.value,
+      packed: (dish) =>
+        house.value!.packs.filter((p) => p.dish === dish && p.session === session.value!.id),
     })
   })
 

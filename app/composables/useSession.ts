@@ -1,4 +1,5 @@
 import { computed } from 'vue'
+import { asPacked } from '~~/core/eating'
 import { brokenWords, checkPlan, relaxed } from '~~/core/plan'
 import { fingerprint } from '~~/core/problem'
 import { begunAt } from '~~/core/logbook'
@@ -36,15 +37,17 @@ async function opened(ofCooking: boolean) {
   const here = logs.find((l) => l.session === keyOf(whole.id, chosen)) ?? logs[0]
   const sitting = ofCooking && here ? sittingOf(here.session) : chosen
   const keys = [sitting, MAIN, ...(whole.sittings ?? []).map((s) => s.id)]
-  const [kitchen, recipes, records, plans] = await Promise.all([
+  const [kitchen, recipes, records, packs, meals, plans] = await Promise.all([
     database.kitchens.get(whole.kitchen),
     database.recipes.toArray(),
     database.records.where('id').startsWith(whole.id).toArray(),
+    database.packs.toArray(),
+    database.meals.toArray(),
     database.plans.bulkGet([...new Set(keys)].map((id) => keyOf(whole.id, id))),
   ])
   const cooking = logs.find((l) => l.session === keyOf(whole.id, sitting))
   const told = [...records.map((r) => r.cooking), ...logs]
-  return { whole, sitting, kitchen, recipes, plans, cooking, logs, told }
+  return { whole, sitting, kitchen, recipes, plans, cooking, logs, told, packs, meals }
 }
 
 /** Each dish in the colour that it has on every other page. */
@@ -75,6 +78,14 @@ export function useSession({ ofCooking = false } = {}) {
       ? { session: whole.value, kitchen: kitchen.value, recipes: recipes.value }
       : undefined,
   )
+  /** Once it is packed, evenings have what was packed for them, and not what the menu meant. */
+  const served = computed(
+    () =>
+      held.value && {
+        ...held.value,
+        session: asPacked(held.value.session, data.value?.packs ?? [], data.value?.meals ?? []),
+      },
+  )
   /** What is done in which sitting, by the plans that there are. */
   const parting = computed(() => {
     const plans = new Map(
@@ -86,7 +97,7 @@ export function useSession({ ofCooking = false } = {}) {
     return held.value && cookingsOf(held.value, (key) => plans.get(key), begun)
   })
   const sittings = computed(() =>
-    held.value ? listSittings(held.value, parting.value?.assignment) : [],
+    served.value ? listSittings(served.value, parting.value?.assignment) : [],
   )
   const sitting = computed(() => {
     const id = data.value?.sitting ?? MAIN
@@ -97,7 +108,7 @@ export function useSession({ ofCooking = false } = {}) {
     if (!held.value) return undefined
     const id = sitting.value
     const found = sittings.value.some((s) => s.id === id && s.kind === 'evening')
-      ? eveningToCook(held.value, id, parting.value?.assignment)
+      ? eveningToCook(served.value!, id, parting.value?.assignment)
       : parting.value?.sittings.find((s) => s.id === id)
     if (found) return found
     const own = whole.value!.sittings?.find((s) => s.id === id)

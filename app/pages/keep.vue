@@ -9,6 +9,7 @@ import { freeId, takersOf } from '~~/core/recipe'
 import { download } from '~/composables/useDownload'
 import { dayText, said } from '~/composables/useMeasures'
 import { amountText } from '~~/core/quantity'
+import { meantOn } from '~~/core/eating'
 import { roomIn } from '~~/core/packing'
 import { useHouse } from '~/composables/useHouse'
 import { today, usePreparation } from '~/composables/usePreparation'
@@ -22,32 +23,23 @@ const packed = useHouse()
 const { lying, order, arrangement, does } = packed
 const chosen = ref<string>()
 /** The evening that each pack is meant for. */
-const meant = computed(
-  () =>
-    new Map(
-      (arrangement.value?.days ?? []).flatMap((d) =>
-        d.over ? [] : d.plate.map((p): [string, string] => [p.pack, d.day]),
-      ),
-    ),
-)
+const meant = computed(() => meantOn(arrangement.value?.days ?? []))
 const saving = useSaving()
 const notices = useNotices()
 const picker = useTemplateRef<{ open: () => void }>('picker')
-const PLACES: { place: StockPlace; name: string; kind?: string }[] = [
-  { place: 'fridge', name: 'Fridge', kind: 'fridge' },
-  { place: 'freezer', name: 'Freezer', kind: 'freezer' },
+const PLACES: { place: StockPlace; name: string }[] = [
+  { place: 'fridge', name: 'Fridge' },
+  { place: 'freezer', name: 'Freezer' },
   { place: 'shelf', name: 'Shelf' },
 ]
 const rooms = computed(() =>
-  PLACES.map(({ place, name, kind }) => {
-    const litres = kitchen.value?.stations
-      .filter((s) => s.kind === kind && !s.outOfUse)
-      .reduce((n, s) => n + s.capacity, 0)
+  PLACES.map(({ place, name }) => {
+    const litres = kitchen.value && roomIn(kitchen.value, place)
     return {
       place,
       name,
       taken: litresTaken(stock.value, place),
-      litres: kind ? litres : undefined,
+      litres,
       things: stock.value
         .filter((s) => s.place === place)
         .sort((a, b) => (a.by ?? '9').localeCompare(b.by ?? '9') || a.item.localeCompare(b.item)),
@@ -142,7 +134,7 @@ async function remove(thing: Stock) {
         :place="r.place"
         :name="r.name"
         :lying="lying"
-        :room="kitchen && roomIn(kitchen, r.place)"
+        :room="r.litres"
         :order="order"
         :today="packed.today.value"
         :meant="meant"

@@ -6,6 +6,9 @@ import type { Session } from '../session'
 import { arrange } from './arrange'
 import { shortBy, type RoleOf } from './served'
 import { daysFrom } from './days'
+import { asPacked } from './asPacked'
+import { lookBack } from './lookBack'
+import { helpingOf, meantOn, settled, spareOf } from './table'
 import { afterwards, arranged, type Act, type After, type House } from './house'
 
 const FIRST = '2027-03-20'
@@ -134,6 +137,28 @@ describe('the evenings', () => {
     expect(arranged(swapped.house, around(FIRST, 2)).arrangement).toMatchObject({
       days: swapped.arrangement.days,
     })
+    // What would be past its day is not put there, and nothing else changes.
+    const fish = packed('fishpie', 3, { keeps: { fridge: 1, freezer: 60, shelf: 0 } })
+    const short = start([fish, packed('soup', 3, { place: 'freezer' })], 5)
+    const [early, late] = ['2027-03-21', '2027-03-24']
+    const late3 = does(
+      short.house,
+      { kind: 'on the table', day: early, plate: [{ pack: fish.id, portions: 3 }] },
+      FIRST,
+      5,
+    )
+    const refused = afterwards(
+      late3.house,
+      { kind: 'swapped', day: early, with: late },
+      around(FIRST, 5),
+    )
+    expect(refused.ok ? '' : refused.issues[0]!.message).toBe('would be past its day, 2027-03-21')
+    const put = afterwards(
+      short.house,
+      { kind: 'on the table', day: late, plate: [{ pack: fish.id, portions: 3 }] },
+      around(FIRST, 5),
+    )
+    expect(put.ok).toBe(false)
     const back = does(swapped.house, { kind: 'let go', day: FIRST }, FIRST, 2)
     expect(back.arrangement.days[0]!.fixed).toBe(false)
   })
@@ -188,6 +213,73 @@ describe('the evenings', () => {
   })
 })
 
+describe('beside what is arranged', () => {
+  const days = () => start([packed('stew', 6), packed('soup', 3, { place: 'freezer' })], 2)
+
+  it('what no evening takes is spare, and a helping comes rather of that', () => {
+    const { arrangement, house } = start([packed('stew', 9), packed('stew', 2, { id: 'more' })], 2)
+    const lying = lyingIn(house.packs)
+    const spare = spareOf(arrangement, lying)
+    const taken = arrangement.days.flatMap((d) => d.plate).reduce((n, p) => n + p.portions, 0)
+    expect(spare.reduce((n, s) => n + s.left, 0) + taken).toBe(11)
+    const [day] = arrangement.days
+    const helping = helpingOf('stew', { ...day!, eaters: 4 }, arrangement.days, lying)
+    expect(helping.reduce((n, p) => n + p.portions, 0)).toBe(4)
+    expect(meantOn(arrangement.days).get(day!.plate[0]!.pack)).toBeDefined()
+    expect(helpingOf('stew', { ...day!, day: '2027-03-30' }, arrangement.days, lying)).toEqual([])
+  })
+
+  it('an evening is settled pack by pack', () => {
+    const { house } = days()
+    const plate = [
+      { pack: 'stew-fridge-6', portions: 2 },
+      { pack: 'soup-freezer-3', portions: 3 },
+    ]
+    const told = new Map([
+      ['stew', { portions: 2, warmed: true }],
+      ['soup', { portions: 1, warmed: true }],
+    ])
+    expect(settled(plate, lyingIn(house.packs), told)).toEqual({
+      of: [
+        { pack: 'stew-fridge-6', portions: 2 },
+        { pack: 'soup-freezer-3', portions: 1 },
+      ],
+      warmed: [{ pack: 'soup-freezer-3', portions: 2 }],
+    })
+    told.set('soup', { portions: 0, warmed: false })
+    expect(settled(plate, lyingIn(house.packs), told)).toEqual({ of: [plate[0]], warmed: [] })
+  })
+
+  it('a day with something fresh from the stove takes nothing of it, and nobody goes short', () => {
+    const fresh = new Set([FIRST])
+    const { arrangement, house } = arranged(
+      { packs: [packed('stew', 6)], meals: [] },
+      { ...around(FIRST, 2), fresh },
+    )
+    expect(arrangement.days[0]!.plate).toEqual([])
+    expect(arrangement.days[1]!.plate).toEqual([{ pack: 'stew-fridge-6', portions: 3 }])
+    expect([...shortBy(arrangement.days, lyingIn(house.packs), roleOf).keys()]).toEqual([])
+  })
+
+  it('the session has its dishes on the evenings on which they are eaten', () => {
+    const own = { session: 'saturday' }
+    const { house } = start([packed('stew', 3, own), packed('soup', 3, own)], 2)
+    const menu = {
+      ...session(2),
+      dishes: ['stew', 'soup', 'rice'].map((recipe) => ({
+        recipe,
+        batches: 1,
+        on: ['2027-03-30'],
+      })),
+    }
+    const served = asPacked(menu, house.packs, house.meals)
+    const on = (dish: string) => served.dishes.find((d) => d.recipe === dish)!.on
+    expect([...on('stew')!, ...on('soup')!].sort()).toEqual([FIRST, '2027-03-21'])
+    expect(on('rice')).toEqual(['2027-03-30'])
+    expect(asPacked(menu, [], [])).toBe(menu)
+  })
+})
+
 describe('any life of a household', () => {
   const dish = fc.constantFrom('stew', 'soup', 'pie', 'grain', 'beans', 'bars')
   const aPack = fc.record({
@@ -233,7 +325,7 @@ describe('any life of a household', () => {
               }),
             ),
           )
-          const days = daysFrom(FIRST, [session(8, eaters)], [])
+          const days = daysFrom(around(FIRST, 8, eaters), [], [])
           const bad = (width?: number) => {
             const a = arrange(FIRST, days, lying, roleOf, width)
             const short = [...shortBy(a.days, lying, roleOf).values()].reduce((n, x) => n + x, 0)
@@ -264,6 +356,7 @@ describe('any life of a household', () => {
               cooked: day,
               at: `${day}T12:00:00`,
               keeps: { fridge: p.fridge, freezer: p.freezer, shelf: 0 },
+              cost: 100 * p.portions,
             })
           let today = FIRST
           let clock = 0
@@ -357,6 +450,10 @@ describe('any life of a household', () => {
             const own = after.house.packs.map((p) => tallyMoves([p]))
             for (const key of ['packed', 'left', 'eaten', 'thrown', 'given'] as const)
               expect(own.reduce((sum, x) => sum + x[key], 0)).toBeCloseTo(t[key], 1)
+            // What was thrown away cost what its portions cost, and all of it what all of them do.
+            const back = lookBack(after.house.packs)
+            expect(back.cost).toBe(100 * t.packed)
+            for (const w of back.why) expect(Math.abs(w.cost - 100 * w.portions)).toBeLessThan(2)
             liveThrough(after, today)
             // What is stored is what is shown, and it stays when nothing happens.
             for (const d of after.arrangement.days)

@@ -1,9 +1,7 @@
 import type { Issue, Reading } from '../reading'
-import type { Session } from '../session'
-import { lyingIn, lyingOf, withMove, type Lying, type Move, type Pack } from '../packing'
+import { isPast, lyingIn, lyingOf, withMove, type Move, type Pack } from '../packing'
 import { arrange, type Arrangement } from './arrange'
-import type { RoleOf } from './served'
-import { daysFrom, type Day } from './days'
+import { daysFrom, type Around, type Day } from './days'
 import type { Meal, Part } from './schema'
 
 /** What a household has packed, and what it eats when. */
@@ -29,12 +27,6 @@ export interface After {
   arrangement: Arrangement
 }
 
-interface Around {
-  today: string
-  sessions: readonly Session[]
-  roleOf: RoleOf
-}
-
 /** The most that eat one evening. */
 const MOST_EATERS = 40
 
@@ -48,71 +40,51 @@ export function afterwards(house: House, act: Act, around: Around): Reading<Afte
 }
 
 /** The evenings to come as they are best arranged for what lies there; what the cook has fixed stays. */
-export function arranged(house: House, { today, sessions, roleOf }: Around): After {
+export function arranged(house: House, around: Around): After {
   const lying = lyingIn(house.packs)
-  const said = new Set(house.meals.map((m) => m.id))
-  // Where nobody has said anything, what was packed for a day is on its table.
-  const days = daysFrom(today, sessions, house.meals).map((d) =>
-    said.has(d.day) ? d : { ...d, plate: meantFor(d.day, lying) },
-  )
-  const arrangement = arrange(today, days, lying, roleOf)
+  const days = daysFrom(around, house.meals, lying)
+  const arrangement = arrange(around.today, days, lying, around.roleOf)
   return { house: { ...house, meals: withDays(house.meals, arrangement.days) }, arrangement }
 }
+
+const byDay = (meals: Iterable<Meal>): Meal[] => [...meals].sort((a, b) => a.id.localeCompare(b.id))
 
 /** The meals with what is on each plate now; those of days gone by stay as they are. */
 function withDays(meals: readonly Meal[], days: readonly Day[]): Meal[] {
   const by = new Map(meals.map((m) => [m.id, m]))
   for (const d of days) {
     const known = by.get(d.day)
-    if (!known && !d.plate.length) continue
-    by.set(d.day, { ...(known ?? empty(d.day)), plate: d.plate })
+    if (known || d.plate.length) by.set(d.day, { ...(known ?? unsaid(d.day)), plate: d.plate })
   }
-  return [...by.values()].sort((a, b) => a.id.localeCompare(b.id))
+  return byDay(by.values())
 }
 
-/** What was packed for a day, as far as it is still there. */
-const meantFor = (day: string, lying: readonly Lying[]): Part[] =>
-  lying.filter((l) => l.pack.on === day).map((l) => ({ pack: l.pack.id, portions: l.left }))
+/** Nobody has said anything of that day. */
+const unsaid = (day: string): Meal => ({ format: 'cadrum/meal@1', id: day })
 
-const empty = (day: string): Meal => ({ format: 'cadrum/meal@1', id: day, plate: [] })
-
-function happen(house: House, act: Act, { today, sessions }: Around): Reading<House> {
+function happen(house: House, act: Act, around: Around): Reading<House> {
+  const { today } = around
   const wrong = (path: string, message: string, allowed: string): Reading<House> => ({
     ok: false,
     issues: [{ path, message, allowed }],
   })
-  const meal = (day: string) => house.meals.find((m) => m.id === day) ?? empty(day)
+  const meal = (day: string) => house.meals.find((m) => m.id === day) ?? unsaid(day)
   const withMeal = (...changed: Meal[]): House => ({
     ...house,
-    meals: [...house.meals.filter((m) => !changed.some((c) => c.id === m.id)), ...changed].sort(
-      (a, b) => a.id.localeCompare(b.id),
-    ),
+    meals: byDay([...house.meals.filter((m) => !changed.some((c) => c.id === m.id)), ...changed]),
   })
   switch (act.kind) {
     case 'packed': {
       const taken = new Set(house.packs.map((p) => p.id))
       const twice = act.packs.find((p) => taken.has(p.id))
       if (twice) return wrong(twice.name, 'is packed already', 'each box once')
-      const packs = [...house.packs, ...act.packs]
-      const days = new Set(act.packs.flatMap((p) => p.on ?? []))
-      const there = lyingIn(packs)
-      const meant = (day: string) => meantFor(day, there)
-      // What only came out best of less is looked at anew, and what was meant for a day is on its table.
-      const open = (m: Meal) => m.id >= today && !m.fixed && !m.over
-      const kept = house.meals.filter((m) => !open(m))
-      const known = new Set(kept.map((m) => m.id))
-      const again = house.meals
-        .filter((m) => open(m) && !days.has(m.id))
-        .map((m) => {
-          const own = meant(m.id)
-          const isThere = m.plate.some((p) => own.some((x) => x.pack === p.pack))
-          return isThere ? m : { ...m, plate: own }
-        })
-      const fresh = [...days]
-        .filter((day) => day >= today && !known.has(day))
-        .map((day): Meal => ({ ...meal(day), plate: meant(day) }))
-      const meals = [...kept, ...again, ...fresh].sort((a, b) => a.id.localeCompare(b.id))
-      return { ok: true, value: { packs, meals } }
+      // What only came out best of less is looked at anew, from what was packed for each day.
+      const meals = house.meals.map((m) => {
+        if (m.id < today || m.fixed || m.over) return m
+        const { plate: _, ...rest } = m
+        return rest
+      })
+      return { ok: true, value: { packs: [...house.packs, ...act.packs], meals } }
     }
     case 'happened': {
       const pack = house.packs.find((p) => p.id === act.pack)
@@ -152,27 +124,27 @@ function happen(house: House, act: Act, { today, sessions }: Around): Reading<Ho
       return { ok: true, value: withMeal({ ...now, eaters: act.eaters }) }
     }
     case 'on the table': {
-      for (const part of act.plate) {
-        const pack = house.packs.find((p) => p.id === part.pack)
-        const l = pack && lyingOf(pack)
-        if (!l || l.left < part.portions - 1e-9)
-          return wrong(pack?.name ?? part.pack, `has ${l?.left ?? 0} left`, 'no more than there is')
-      }
-      return {
-        ok: true,
-        value: withMeal({ ...meal(act.day), plate: [...act.plate], fixed: true }),
-      }
+      const issues = notFor(act.day, act.plate, house.packs)
+      return issues.length
+        ? { ok: false, issues }
+        : { ok: true, value: withMeal({ ...meal(act.day), plate: [...act.plate], fixed: true }) }
     }
     case 'swapped': {
       if (act.day === act.with) return wrong(act.day, 'is the same evening', 'another one')
-      // What nobody said stands for this day as for any: how many eat is the day's own.
-      const planned = (day: string) =>
-        daysFrom(today, sessions, house.meals).find((d) => d.day === day)?.plate ?? meal(day).plate
+      // How many eat is the day's own.
+      const days = daysFrom(around, house.meals, lyingIn(house.packs))
+      const plate = (day: string) => days.find((d) => d.day === day)?.plate ?? []
+      const [here, there] = [plate(act.day), plate(act.with)]
+      const issues = [
+        ...notFor(act.with, here, house.packs),
+        ...notFor(act.day, there, house.packs),
+      ]
+      if (issues.length) return { ok: false, issues }
       return {
         ok: true,
         value: withMeal(
-          { ...meal(act.day), plate: planned(act.with), fixed: true },
-          { ...meal(act.with), plate: planned(act.day), fixed: true },
+          { ...meal(act.day), plate: there, fixed: true },
+          { ...meal(act.with), plate: here, fixed: true },
         ),
       }
     }
@@ -181,4 +153,29 @@ function happen(house: House, act: Act, { today, sessions }: Around): Reading<Ho
       return { ok: true, value: withMeal(now) }
     }
   }
+}
+
+/** Why something cannot be on the table of a day: there is less of it, or it would be past its day. */
+function notFor(day: string, plate: readonly Part[], packs: readonly Pack[]): Issue[] {
+  return plate.flatMap((part): Issue[] => {
+    const pack = packs.find((p) => p.id === part.pack)
+    const l = pack && lyingOf(pack)
+    if (!l || l.left < part.portions - 1e-9)
+      return [
+        {
+          path: pack?.name ?? part.pack,
+          message: `has ${l?.left ?? 0} left`,
+          allowed: 'no more than there is',
+        },
+      ]
+    return isPast(l, day)
+      ? [
+          {
+            path: pack.name,
+            message: `would be past its day, ${l.eatBy}`,
+            allowed: 'an evening before',
+          },
+        ]
+      : []
+  })
 }

@@ -7,6 +7,7 @@ export interface Lookback {
   thrown: number
   given: number
   used: number
+  left: number
   /** What was thrown away, by why. */
   why: { why: string; portions: number; cost: number }[]
   /** What it cost, in the smallest coin, as far as that is known; of how many portions it is. */
@@ -14,13 +15,12 @@ export interface Lookback {
   known: number
 }
 
-/** All that was packed between two days, both included; without days ever. */
-export function lookBack(packs: readonly Pack[], from = '', to = '9'): Lookback {
-  const within = packs.filter((p) => p.at.slice(0, 10) >= from && p.at.slice(0, 10) <= to)
-  const t = tallyMoves(within)
+/** What became of packs, all in all. */
+export function lookBack(packs: readonly Pack[]): Lookback {
+  const t = tallyMoves(packs)
   const why = new Map<string, { portions: number; cost: number }>()
   let [cost, known] = [0, 0]
-  for (const p of within) {
+  for (const p of packs) {
     if (p.cost !== undefined) {
       cost += p.cost
       known += p.portions
@@ -40,6 +40,7 @@ export function lookBack(packs: readonly Pack[], from = '', to = '9'): Lookback 
     thrown: t.thrown,
     given: t.given,
     used: t.used,
+    left: t.left,
     why: [...why]
       .map(([w, x]) => ({ why: w, portions: x.portions, cost: Math.round(x.cost) }))
       .sort((a, b) => b.portions - a.portions),

@@ -48,13 +48,13 @@ export function platesOn(
     return [{ pack: p.pack, portions: Math.min(p.portions, way.left[i]!) }]
   })
   if (day.fixed) return [kept]
-  if (day.eaters <= 0) return [[]]
+  if (day.eaters <= 0 || day.fresh) return [[]]
   const byDish = new Map<string, number[]>()
   for (const i of there) {
     const { dish } = lying[i]!.pack
     byDish.set(dish, [...(byDish.get(dish) ?? []), i])
   }
-  const of = (dish: string): Part[] => takeFrom(byDish.get(dish)!, day, way, meant, house)
+  const of = (dish: string): Part[] => takeFrom(byDish.get(dish)!, day, way, meant, lying)
   const dishes = [...byDish.keys()].sort()
   const meals = dishes.filter((d) => roleOf(d) === 'meal')
   const parts = dishes.filter((d) => roleOf(d) === 'part')
@@ -75,7 +75,7 @@ export function platesOn(
                   { ...day, eaters: rounded(day.eaters - n) },
                   way,
                   meant,
-                  house,
+                  lying,
                 ),
               ],
             ]
@@ -92,12 +92,12 @@ export function platesOn(
 const inOrder = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
 
 /** As many portions as eat, out of the packs that were meant for the day, then out of what is to be eaten first. */
-function takeFrom(
+export function takeFrom(
   packs: readonly number[],
   day: Day,
   way: Left,
   meant: ReadonlyMap<string, string>,
-  { lying }: There,
+  lying: readonly Lying[],
 ): Part[] {
   const rank = (i: number) => {
     const on = meant.get(lying[i]!.pack.id)

@@ -17,7 +17,8 @@ export const mealSchema = z.strictObject({
   /** How many eat, where that is not what the session's evening says. */
   eaters: z.int().min(0).max(40).optional(),
   at: clockSchema.optional(),
-  plate: z.array(part).max(60).default([]),
+  /** Without one it is what was packed for that day. */
+  plate: z.array(part).max(60).optional(),
   /** The cook has said what there is: nothing else is put there. */
   fixed: z.literal(true).optional(),
   /** It is over: what was eaten of it is told by the packs. */

@@ -33,6 +33,7 @@ export const packsOf = (plate: readonly Part[]) =>
 /** Portions that are wanting: of two parts that make a meal each is to be enough for all. */
 export function shortOf(day: Day, plate: readonly Part[], there: There): number {
   const { meals, parts } = servedBy(plate, there)
+  if (day.fresh) return 0
   // A part alone is half of a meal.
   const whole = parts.length > 1 ? Math.min(...parts) : (parts[0] ?? 0) / 2
   return Math.max(0, day.eaters - meals - whole)

@@ -122,7 +122,7 @@ describe('packing dish after dish', () => {
         house = read.value.house
       }
       for (const [day, what] of planned) {
-        const plate = house.meals.find((m) => m.id === day)!.plate
+        const plate = house.meals.find((m) => m.id === day)!.plate!
         const there = plate.map((p) => packs.find((x) => x.id === p.pack)!.dish)
         expect([...new Set(there)].sort()).toEqual(what)
       }

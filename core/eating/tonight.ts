@@ -42,7 +42,8 @@ export function eveningFrom(
       name: recipe.name,
       place: l.place === 'freezer' && !still ? 'fridge' : l.place,
       frozen: l.thawed || (l.place === 'freezer' && !still),
-      ...(still ? { still: true as const } : {}),
+      // As long as the coldest of it takes.
+      ...(still || known?.still ? { still: true as const } : {}),
       ...(l.pack.is === 'raw' ? { raw: true as const } : {}),
       portions: rounded((known?.portions ?? 0) + portions),
     })

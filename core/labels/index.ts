@@ -2,6 +2,7 @@ export {
   labelLines,
   labelsOf,
   packsInto,
+  type Filled,
   type Label,
   type Labelled,
   type LabelPlace,

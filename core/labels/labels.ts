@@ -56,6 +56,17 @@ export interface Labelled {
   assignment?: Assignment
   /** The plans of its sittings, by the id of the sitting in the assignment; a plan says on which day it is done. */
   planOf?: (sitting: string) => Plan | undefined
+  /** What a dish was really packed in, once it was: then its labels say that. */
+  packed?: (dish: string) => readonly Filled[]
+}
+
+/** One box as it was filled. */
+export interface Filled {
+  portions: number
+  place: LabelPlace
+  on?: string | undefined
+  variant?: string | undefined
+  cooked: string
 }
 
 /** What keeps for so many days by itself, like toasted spices, makes no dish older. */
@@ -82,11 +93,20 @@ function labelsOfDish(
   const made = madeOn(held, recipe)
   const dish = keptTill({ ...held.session, start: made.start }, wish, recipe)
   const place = goesTo(recipe, dish.to)
-  const cooked = oldestPart(held, recipe, byId)
+  const filled = held.packed?.(recipe.id) ?? []
+  const cooked = filled[0]?.cooked ?? oldestPart(held, recipe, byId)
+  const packs = filled.length
+    ? filled.map((f): Pack => ({
+        portions: f.portions,
+        place: f.place,
+        ...(f.on === undefined ? {} : { on: f.on }),
+        ...(f.variant === undefined ? {} : { kind: f.variant }),
+      }))
+    : packsOf(held, dish, recipe, place, made.day)
   const { contains, varies } = allergensOf(itemsIn(recipe, byId))
   const dry = keepsIn({ ...recipe, store: undefined }, 'shelf', byId).days > 0
   const times = new Map<string, number>()
-  return packsOf(held, dish, recipe, place, made.day).map((pack): Label => {
+  return packs.map((pack): Label => {
     // What is written by hand stays with the box for an evening, whatever other boxes there are.
     const what = `${recipe.id}:${pack.kind ? `${pack.kind}:` : ''}${pack.on ?? pack.place}`
     const n = (times.get(what) ?? 0) + 1

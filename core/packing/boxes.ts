@@ -1,5 +1,7 @@
 import type { Box, Kitchen } from '../kitchen'
 import type { StockPlace } from '../stock'
+import type { Recipe } from '../recipe'
+import { isWet, litresOfPortion } from './litres'
 import type { Lying } from './lying'
 
 /** Share of a box that stays empty where what is in it grows as it freezes; a lid wants a little anyway. */
@@ -13,6 +15,17 @@ export interface ToBox {
   place: StockPlace
   wet: boolean
 }
+
+/** So many portions of a dish, as they go into a place. */
+export const toBox = (
+  recipe: Recipe,
+  share: { id: string; portions: number; place: StockPlace },
+): ToBox => ({
+  id: share.id,
+  litres: litresOfPortion(recipe) * share.portions,
+  place: share.place,
+  wet: isWet(recipe),
+})
 
 /** Into which box each goes; those that find none are lacking. */
 export interface Boxed {

@@ -140,6 +140,26 @@ describe('what is packed', () => {
     expect(read.value.every((p) => p.box !== undefined)).toBe(true)
   })
 
+  it('is what its labels say then, whatever was planned', () => {
+    const filled = [
+      { portions: 4, place: 'fridge' as const, on: '2027-03-22', cooked: '2027-03-21' },
+      { portions: 1.5, place: 'freezer' as const, cooked: '2027-03-21' },
+    ]
+    const told = labelsOf({
+      ...held,
+      ...(assignment ? { assignment } : {}),
+      packed: (dish) => (dish === 'braised-pork' ? filled : []),
+    })
+    const pork = told.filter((l) => l.dish === 'braised-pork')
+    expect(pork.map((l) => [l.portions, l.place, l.on, l.cooked, l.eatBy])).toEqual([
+      [4, 'fridge', '2027-03-22', '2027-03-21', '2027-03-24'],
+      [1.5, 'freezer', undefined, '2027-03-21', '2027-06-19'],
+    ])
+    expect(told.filter((l) => l.dish !== 'braised-pork')).toEqual(
+      labels.filter((l) => l.dish !== 'braised-pork'),
+    )
+  })
+
   it('is raw or cooked, and nothing half-cooked is put away', () => {
     expect(demoRecipes.filter((r) => !r.base).map((r) => packedAs(r))).toEqual(
       demoRecipes.filter((r) => !r.base).map(() => 'cooked'),

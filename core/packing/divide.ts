@@ -1,12 +1,13 @@
 import type { Label } from '../labels'
-import { isMeat, lotsOf, type Recipe } from '../recipe'
+import { freeId, lotsOf, type Recipe } from '../recipe'
+import { rawKeepingOf } from '../safety'
+import { PLACES } from '../stock'
 import { foodOf, measured, type Base } from '../food'
 import { keepsIn, litresFilled, type Leftover, type Session } from '../session'
 import type { Box } from '../kitchen'
 import type { Issue, Reading } from '../reading'
-import { chooseBoxes, type ToBox } from './boxes'
+import { chooseBoxes, toBox } from './boxes'
 import type { Lying } from './lying'
-import { isWet, litresOfPortion } from './litres'
 import { dayAfter, rounded } from './lying'
 import { MOST_PORTIONS, type Pack } from './schema'
 
@@ -18,8 +19,8 @@ export interface Yield {
   each: number
 }
 
-/** How much an amount of food weighs or fills at the least of what a portion is. */
-const LEAST_SHARE = 0.1
+/** Grams below which a portion is not known: most of the dish is counted in pieces. */
+const LEAST_PORTION = 100
 
 /** Portions that a yield comes to. */
 export function portionsOfYield(y: Yield): Reading<number> {
@@ -46,7 +47,7 @@ export function portionsOfYield(y: Yield): Reading<number> {
 export function usualPortion(recipe: Recipe): number | undefined {
   const litres = litresFilled(recipe.ingredients)
   const each = Math.round((litres * 1000) / recipe.serves / 10) * 10
-  return each >= 1000 * LEAST_SHARE ? each : undefined
+  return each >= LEAST_PORTION ? each : undefined
 }
 
 /** What a dish leaves for others, with the last day on which it is used. */
@@ -152,12 +153,6 @@ export function packedAs(recipe: Recipe): 'cooked' | 'raw' | 'half-cooked' {
   return ends.some((l) => l.raw && l.flesh && !l.cooked) ? 'raw' : 'cooked'
 }
 
-/** Days that raw meat and fish keep when they are put away as they are; usual food safety guidance. */
-const RAW = {
-  meat: { fridge: 2, freezer: 120, shelf: 0 },
-  mince: { fridge: 1, freezer: 90, shelf: 0 },
-}
-
 /** The packs of a dish, each in a box, as they go into the house. */
 export function packsFrom(
   shares: readonly Share[],
@@ -200,34 +195,17 @@ export function packsFrom(
         },
       ],
     }
-  const raw =
-    RAW[
-      /\bmince|\bground|\bfish|\bcod|\bsalmon/i.test(
-        recipe.ingredients
-          .filter((i) => isMeat(i.item))
-          .map((i) => i.item)
-          .join(),
-      )
-        ? 'mince'
-        : 'meat'
-    ]
+  const raw = is === 'raw' ? rawKeepingOf(recipe.ingredients.map((i) => i.item)) : undefined
   const of = (place: Pack['place']) =>
-    is === 'raw' ? raw[place] : keepsIn(recipe, place, recipes).days
-  const keeps = { fridge: of('fridge'), freezer: of('freezer'), shelf: of('shelf') }
-  const per = litresOfPortion(recipe)
-  const wet = isWet(recipe)
-  const things = shares.map((s): ToBox => ({
-    id: s.id,
-    litres: per * s.portions,
-    place: s.place,
-    wet,
-  }))
+    raw ? { days: raw[place], source: raw.sources[place] } : keepsIn(recipe, place, recipes)
+  const [fridge, freezer, shelf] = PLACES.map((place) => of(place).days)
+  const keeps = { fridge: fridge!, freezer: freezer!, shelf: shelf! }
+  const things = shares.map((s) => toBox(recipe, s))
+  const litres = new Map(things.map((t) => [t.id, t.litres]))
   const { boxOf } = chooseBoxes(things, held.boxes ?? [], held.lying)
   const ids = new Set(held.taken)
   const packs = shares.map((s): Pack => {
-    const base = `${held.session?.id ?? 'own'}-${recipe.id}-${cooked}`
-    let id = `${base}-1`
-    for (let n = 2; ids.has(id); n++) id = `${base}-${n}`
+    const id = freeId(`${held.session?.id ?? 'own'}-${recipe.id}-${cooked}-1`, ids)
     ids.add(id)
     const box = boxOf.get(s.id)
     return {
@@ -244,11 +222,8 @@ export function packsFrom(
       at,
       place: s.place,
       keeps,
-      because:
-        is === 'raw'
-          ? 'usual food safety guidance: raw meat and fish'
-          : keepsIn(recipe, s.place, recipes).source,
-      litres: rounded(box?.litres ?? per * s.portions),
+      because: of(s.place).source,
+      litres: rounded(box?.litres ?? litres.get(s.id)!),
       ...(s.on === undefined ? {} : { on: s.on }),
       ...(box ? { box: box.id } : {}),
       ...(held.cost === undefined ? {} : { cost: Math.round(held.cost * s.portions) }),

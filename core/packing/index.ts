@@ -1,4 +1,13 @@
-export { chooseBoxes, closable, HEADROOM, inUse, roomIn, type Boxed, type ToBox } from './boxes'
+export {
+  chooseBoxes,
+  closable,
+  HEADROOM,
+  inUse,
+  roomIn,
+  toBox,
+  type Boxed,
+  type ToBox,
+} from './boxes'
 export {
   leavingsOf,
   packedAs,

@@ -5,9 +5,11 @@ import { packSchema, type Move, type Pack } from './schema'
 /**
  * The pack with one thing more that happened to it. What would hurt somebody or cannot be is refused: what has
  * thawed is not frozen again, what is past its day is not eaten, frozen or given away, and nothing is more
- * than is left.
+ * than is left. A clock that was set back changes nothing in the order: what is told later happened later.
  */
-export function withMove(pack: Pack, move: Move): Reading<Pack> {
+export function withMove(pack: Pack, told: Move): Reading<Pack> {
+  const last = pack.moves.at(-1)?.at ?? pack.at
+  const move = told.at < last ? { ...told, at: last } : told
   const now = lyingOf(pack)
   const day = move.at.slice(0, 10)
   const past = isPast(now, day)
@@ -15,9 +17,6 @@ export function withMove(pack: Pack, move: Move): Reading<Pack> {
     ok: false,
     issues: [{ path: pack.name, message, allowed }],
   })
-  const last = pack.moves.at(-1)?.at ?? pack.at
-  if (move.at < last)
-    return wrong(`cannot have happened before ${last.replace('T', ' ')}`, 'what comes after it')
   if (move.kind === 'moved') {
     if (now.left <= 0) return wrong('is all gone', 'what is still there')
     if (move.place === now.place) {

@@ -4,13 +4,12 @@ import type { Recipe } from '../recipe'
 import { freezesBadly, type FreezesBadly } from '../safety'
 import { itemsIn } from '../session'
 import type { StockPlace } from '../stock'
-import { chooseBoxes, closable, inUse, roomIn, type Boxed, type ToBox } from './boxes'
+import { chooseBoxes, closable, inUse, roomIn, toBox, type Boxed, type ToBox } from './boxes'
 import { litresLying, type Lying } from './lying'
-import { isWet, litresOfPortion } from './litres'
 
 /** What would make room, computed: with it the place holds all. */
 export interface Proposal {
-  kind: 'freeze' | 'eat' | 'fewer-boxes' | 'buy-boxes'
+  kind: 'freeze' | 'eat' | 'lids' | 'boxes'
   text: string
 }
 
@@ -33,19 +32,9 @@ export function checkRoom(
   recipes: ReadonlyMap<string, Recipe>,
   lying: readonly Lying[] = [],
 ): RoomCheck {
-  const things = labels.flatMap((l): (ToBox & { dish: string })[] => {
+  const things = labels.flatMap((l) => {
     const recipe = recipes.get(l.dish)
-    return recipe
-      ? [
-          {
-            id: l.id,
-            dish: l.dish,
-            litres: litresOfPortion(recipe) * l.portions,
-            place: l.place,
-            wet: isWet(recipe),
-          },
-        ]
-      : []
+    return recipe ? [{ ...toBox(recipe, l), dish: l.dish }] : []
   })
   const boxes = kitchen.boxes ?? []
   const boxed = boxes.length ? chooseBoxes(things, boxes, lying) : { boxOf: new Map(), lacking: [] }
@@ -97,18 +86,18 @@ export function checkRoom(
       })
   }
   if (boxed.lacking.length) {
+    // With a lid more boxes could be used: those that have one all are.
     const used = inUse(lying)
-    const lids = boxes.filter(
-      (b) => closable(b) < b.count && (used.get(b.id) ?? 0) >= closable(b) - count(boxed, b.id),
-    )
+    for (const b of boxed.boxOf.values()) used.set(b.id, (used.get(b.id) ?? 0) + 1)
+    const lids = boxes.filter((b) => closable(b) < b.count && (used.get(b.id) ?? 0) >= closable(b))
     const least = one(Math.max(...boxed.lacking.map((t) => t.litres)) / 0.9)
     if (lids.length)
       proposals.push({
-        kind: 'buy-boxes',
+        kind: 'lids',
         text: `Look for lids of ${lids.map((b) => b.name).join(', ')}: ${lids.reduce((n, b) => n + b.count - closable(b), 0)} lie there without one.`,
       })
     proposals.push({
-      kind: 'buy-boxes',
+      kind: 'boxes',
       text: `Get ${boxed.lacking.length} more that hold ${least} litres or more, or put the food into what there is in smaller packs.`,
     })
   }
@@ -121,6 +110,3 @@ export function checkRoom(
   })
   return { boxed, places, proposals, badly }
 }
-
-const count = (boxed: Boxed, id: string) =>
-  [...boxed.boxOf.values()].filter((b) => b.id === id).length

@@ -95,6 +95,20 @@ const REST: Kind = {
   shelf: 0,
 }
 
+/** Raw meat and fish that is put away as it is: whole, or minced and fish, which keep shorter. */
+const RAW = {
+  whole: { kind: 'raw meat', fridge: 2, freezer: 120, shelf: 0 },
+  minced: { kind: 'raw mince and fish', fridge: 1, freezer: 90, shelf: 0 },
+}
+
+/** How long what is packed raw keeps, from the day it is packed. */
+export function rawKeepingOf(items: readonly string[]): Keeping {
+  const meat = items.filter(isMeat)
+  const short = meat.some((i) => isFish(i) || /\b(?:minced?|ground)\b/i.test(i))
+  const of = short ? RAW.minced : RAW.whole
+  return { ...of, sources: sourcesOf(of, of, of) }
+}
+
 /** How long a dish keeps: in each place by what of it keeps shortest there. */
 export function keepingOf(name: string, items: readonly string[]): Keeping {
   const alone = KEEPING.find((k) => k.alone && k.named!.test(name))
@@ -112,14 +126,19 @@ export function keepingOf(name: string, items: readonly string[]): Keeping {
     fridge: fridge.fridge,
     freezer: freezer.freezer,
     shelf: shelf.shelf,
-    sources: {
-      fridge: `${GUIDANCE}: ${fridge.kind}, ${counted(fridge.fridge, 'day', 'days')} below 5 °C`,
-      freezer: freezer.freezer
-        ? `${GUIDANCE}: ${freezer.kind}, ${counted(freezer.freezer, 'day', 'days')} before it loses in taste; frozen, it stays safe`
-        : `${freezer.kind}: it does not freeze well`,
-      shelf: shelf.shelf
-        ? `${shelf.kind}, ${counted(shelf.shelf, 'day', 'days')} in a dry tin, usually`
-        : `${GUIDANCE}: ${shelf.kind} belongs into the cold`,
-    },
+    sources: sourcesOf(fridge, freezer, shelf),
+  }
+}
+
+/** Who says so, for each place, by the kind that keeps shortest there. */
+function sourcesOf(fridge: Kind, freezer: Kind, shelf: Kind): Keeping['sources'] {
+  return {
+    fridge: `${GUIDANCE}: ${fridge.kind}, ${counted(fridge.fridge, 'day', 'days')} below 5 °C`,
+    freezer: freezer.freezer
+      ? `${GUIDANCE}: ${freezer.kind}, ${counted(freezer.freezer, 'day', 'days')} before it loses in taste; frozen, it stays safe`
+      : `${freezer.kind}: it does not freeze well`,
+    shelf: shelf.shelf
+      ? `${shelf.kind}, ${counted(shelf.shelf, 'day', 'days')} in a dry tin, usually`
+      : `${GUIDANCE}: ${shelf.kind} belongs into the cold`,
   }
 }

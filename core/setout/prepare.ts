@@ -1,5 +1,5 @@
 import type { Kitchen } from '../kitchen'
-import { labelsOf, type Label } from '../labels'
+import { labelsOf, type Label, type Labelled } from '../labels'
 import type { Plan } from '../plan'
 import type { Recipe } from '../recipe'
 import { cookingsOf, keyOf, type Assignment, type Session } from '../session'
@@ -44,6 +44,8 @@ export function prepare(held: {
   assignment?: Assignment | undefined
   /** Sittings and evenings that are over. */
   over?: ReadonlySet<string>
+  /** What a dish was really packed in, once it was. */
+  packed?: Labelled['packed']
 }): Preparation {
   const { session, kitchen, recipes, stock = [], planOf, over = new Set() } = held
   const assignment = 'assignment' in held ? held.assignment : cookingsOf(held, planOf).assignment
@@ -63,6 +65,7 @@ export function prepare(held: {
     recipes,
     ...(assignment ? { assignment } : {}),
     planOf: (sitting) => planOf?.(keyOf(session.id, sitting)),
+    ...(held.packed ? { packed: held.packed } : {}),
   })
   return {
     list,

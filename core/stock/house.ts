@@ -32,6 +32,8 @@ export interface Brought {
   amount: number
   unit: Base
   by?: string
+  /** Where it goes, if not where such things are kept. */
+  place?: StockPlace
 }
 
 /** The stock with what has come home: beside what was there already of the same kind and day. */
@@ -42,9 +44,8 @@ export function withBrought(
 ): Stock[] {
   const out = [...stock]
   const ids = new Set(out.map((s) => s.id))
-  for (const { item, amount, unit, by } of brought) {
+  for (const { item, amount, unit, by, place = placeFor(item) } of brought) {
     if (amount <= 0) continue
-    const place = placeFor(item)
     const named = foodOf(item)
     const at = out.findIndex(
       (s) =>
