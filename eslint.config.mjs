@@ -21,6 +21,7 @@ const ROOMS = [
   'guide',
   'rehearsal',
   'board',
+  'advice',
   'logbook',
   'shopping',
   'stock',

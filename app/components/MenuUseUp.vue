@@ -5,10 +5,14 @@ import { computed, ref } from 'vue'
 import { dayText, said } from '~/composables/useMeasures'
 import { usePreparation } from '~/composables/usePreparation'
 import { amountSaid, packsSaid } from '~~/core/shopping'
-import type { Section } from '~~/core/food'
+import { foodOf, type Section } from '~~/core/food'
 import { spareOf } from '~~/core/eating'
 import { counted } from '~~/core/quantity'
+import { toUseUp } from '~~/core/stock'
 import { useHouse } from '~/composables/useHouse'
+import { useLive } from '~/composables/useLive'
+import { database } from '~/database/database'
+import { listed } from '~~/core/guide'
 import type { Recipe } from '~~/core/recipe'
 import { dueOf, readToUse, withNewDish, withoutDue, type Due, type Session } from '~~/core/session'
 
@@ -27,6 +31,17 @@ const opened = computed(() =>
 /** Packed dishes that no evening takes: portions that are there already. */
 const { lying, arrangement } = useHouse()
 const spare = computed(() => (arrangement.value ? spareOf(arrangement.value, lying.value) : []))
+/** What lies in the house and should go before long, where the session does not know of it yet. */
+const stock = useLive(() => database.stock.toArray())
+const inHouse = computed(() => {
+  const known = new Set((props.session.useUp ?? []).map((u) => foodOf(u.item).key))
+  const house = toUseUp(stock.value ?? [], props.session.start.slice(0, 10))
+  return dueOf({ useUp: house, dishes: props.session.dishes }, props.recipes).filter(
+    (d) => !known.has(foodOf(d.item).key) && d.takers.length,
+  )
+})
+const note = ({ item, amount, unit, by }: Due) =>
+  emit('change', (s) => ({ ...s, useUp: [...(s.useUp ?? []), { item, amount, unit, by }] }))
 const nameOf = (id: string) => props.recipes.find((r) => r.id === id)?.name ?? id
 const line = ref('')
 const by = ref('')
@@ -91,6 +106,19 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
         @set="by = $event ?? ''"
       />
     </div>
+    <template v-if="inHouse.length">
+      <h2>In the house, to be used soon</h2>
+      <ul class="bare">
+        <li v-for="d in inHouse" :key="d.line + d.by" data-test="in-house">
+          <span
+            ><strong>{{ said(d.line) }}</strong
+            ><template v-if="d.by"> by {{ day(d.by) }}</template>: for
+            {{ listed(d.takers.map((t) => nameOf(t.recipe))) }}</span
+          >
+          <v-btn size="x-small" variant="outlined" @click="note(d)">Use it up</v-btn>
+        </li>
+      </ul>
+    </template>
     <template v-if="spare.length">
       <h2>Cooked and packed, and not planned for an evening</h2>
       <ul class="bare">

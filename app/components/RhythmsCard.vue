@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import type { Kitchen } from '~~/core/kitchen'
 import { idFor, type Recipe } from '~~/core/recipe'
 import { HABITS, proposed, rhythmSchema, type Rhythm, type Session } from '~~/core/session'
+import { toUseUp } from '~~/core/stock'
 import { plain } from '~/composables/plain'
 import { clockText, dayText } from '~/composables/useMeasures'
 import { useLive } from '~/composables/useLive'
@@ -24,6 +25,7 @@ const data = useLive(async () => ({
   rhythms: await database.rhythms.toArray(),
   sessions: await database.sessions.toArray(),
   menus: await database.menus.toArray(),
+  stock: await database.stock.toArray(),
 }))
 /** Those of this kitchen: its people are who would cook. */
 const rhythms = computed(() =>
@@ -37,6 +39,7 @@ const next = computed(() =>
     session: proposed(rhythm, today, props.kitchen, props.recipes, {
       ...data.value!,
       provided: providedBut(undefined),
+      house: toUseUp(data.value?.stock ?? [], today),
     }),
   })),
 )

@@ -23,10 +23,13 @@ import { addTimes } from './times'
 import { toldOf } from './told'
 import { keptPlaces, type KeptPlace } from './vesselHolds'
 import { withStandIns } from './standIns'
+import { withWishes, type Wish } from './wishes'
 import { withRoomyWays, withWaysApart } from './waysApart'
 
 export interface CompiledSession {
   problem: Problem
+  /** What the cook wants of steps, people or places that are not in it. */
+  idle: Wish[]
   cards: Record<string, Card>
   /** Ids of all recipes of the household, whose place gives each its colour and texture. */
   order: string[]
@@ -132,12 +135,14 @@ export function compileSession(input: {
 
   const reading = readProblem(problem)
   if (!reading.ok) return reading
-  const asked = withCalm(withBreaks(reading.value, rules, cards), session.calm ?? CALM.calm)
+  const calm = withCalm(withBreaks(reading.value, rules, cards), session.calm ?? CALM.calm)
+  const { problem: asked, idle } = withWishes(calm, session.wishes ?? [], session.start)
   const wishes = new Map(session.dishes.map((d) => [d.recipe, d]))
   return {
     ok: true,
     value: {
       problem: asked,
+      idle,
       cards,
       order: all.map((r) => r.id),
       shared,

@@ -82,6 +82,20 @@ describe('what a rhythm proposes', () => {
     expect(old.dishes[0]!.recipe).toBe('braised-pork')
   })
 
+  it('begins with what is in the house, but not with what goes off before', () => {
+    const one = rhythm('The big weekly session', { dishes: 1 })
+    const of = (by: string) =>
+      proposed(one, '2027-04-01', demoKitchen, demoRecipes, {
+        sessions: [{ ...demoSession, useUp: [] }],
+        menus: [],
+        house: [{ item: 'red lentils', amount: 200, unit: 'g', by }],
+      })
+    const first = demoRecipes.find((r) => r.id === of('2027-04-10').dishes[0]!.recipe)!
+    expect(first.ingredients.some((i) => /red lentils/.test(i.item))).toBe(true)
+    expect(of('2027-04-10').useUp).toMatchObject([{ item: 'red lentils', by: '2027-04-10' }])
+    expect(of('2027-04-03').useUp).toBeUndefined()
+  })
+
   it('proposes one time after the other', () => {
     const weekly = rhythm('The big weekly session')
     const first = next(weekly)

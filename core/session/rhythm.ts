@@ -6,7 +6,7 @@ import type { Menu } from './earlierMenus'
 import { eveningsFrom, fillEvenings } from './menu'
 import { roleIn } from './role'
 import { idSchema, sessionSchema, type Session } from './schema'
-import { dueOf } from './useUp'
+import { dueOf, type ToUse } from './useUp'
 
 /** How a household likes to cook ahead, made once: it proposes each next session. */
 export const rhythmSchema = z.strictObject({
@@ -105,6 +105,8 @@ export interface Before {
   menus: readonly Menu[]
   /** Days for which there is something to eat in the house already. */
   provided?: ReadonlySet<string>
+  /** What is in the house and should be used soon. */
+  house?: readonly ToUse[]
 }
 
 /** The first day after another on which a rhythm comes round, seen from when it came last. */
@@ -155,7 +157,9 @@ export function proposed(
       cooks,
     })),
   ]
-  const chosen = menuFor(rhythm, recipes, before)
+  // Of what goes off before anybody cooks there is nothing left to plan with.
+  const useUp = (before.house ?? []).filter((u) => u.by === undefined || u.by >= day).slice(0, 60)
+  const chosen = menuFor(rhythm, recipes, before, useUp)
   const session = sessionSchema.parse({
     format: 'cadrum/session@1',
     id: freeId(`${rhythm.id}-${day}`, new Set(before.sessions.map((s) => s.id))),
@@ -165,6 +169,7 @@ export function proposed(
     start: at(0, rhythm.from),
     limit: rhythm.minutes,
     ...(sittings.length ? { sittings } : {}),
+    ...(useUp.length ? { useUp } : {}),
     dishes: chosen.map((r) => ({
       recipe: r.id,
       batches: rhythm.twice ? 2 : 1,
@@ -194,6 +199,7 @@ function menuFor(
   rhythm: Rhythm,
   recipes: readonly Recipe[],
   { sessions, menus }: Before,
+  useUp: readonly ToUse[],
 ): Recipe[] {
   const wanted = recipes.filter((r) => {
     const role = roleIn(r)
@@ -207,7 +213,7 @@ function menuFor(
   ])
     for (const { recipe } of dishes) if (day > (cooked.get(recipe) ?? '')) cooked.set(recipe, day)
   const latest = [...sessions].sort((a, b) => (a.start < b.start ? 1 : -1))[0]
-  const due = latest ? dueOf({ ...latest, dishes: [] }, wanted) : []
+  const due = dueOf({ useUp: [...useUp, ...(latest?.useUp ?? [])], dishes: [] }, wanted)
   const uses = (r: Recipe) => {
     const k = due.findIndex((d) => d.takers.some((t) => t.recipe === r.id))
     return k < 0 ? due.length : k

@@ -2,6 +2,7 @@ import { format } from 'date-fns'
 import { z } from 'zod'
 import { clockSchema } from '../kitchen'
 import { UNITS } from '../quantity'
+import { wishSchema } from './wishes'
 
 export const idSchema = z
   .string()
@@ -128,6 +129,8 @@ export const sessionSchema = z.strictObject({
   calm: z.int().min(0).max(MOST_CALM).optional(),
   /** Work that several dishes share and that is to be done for each of them apart, by its id. */
   apart: z.array(id).max(200).optional(),
+  /** What the cook wants otherwise than it would be planned, in whatever sitting it is. */
+  wishes: z.array(wishSchema).max(60).optional(),
   /** Evenings that the session cooks for, in their order. */
   evenings: z.array(evening).max(31).optional(),
   /** What its shopping may cost, in the smallest coin. */

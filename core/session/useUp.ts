@@ -20,7 +20,10 @@ export function readToUse(line: string, by: string | undefined): Reading<ToUse> 
 }
 
 /** What is to be used up, the soonest first, with the recipes that ask for it by name. */
-export function dueOf(session: Session, recipes: readonly Recipe[]): Due[] {
+export function dueOf(
+  session: Pick<Session, 'useUp' | 'dishes'>,
+  recipes: readonly Recipe[],
+): Due[] {
   const chosen = new Map(session.dishes.map((d) => [d.recipe, d.batches]))
   return [...(session.useUp ?? [])]
     .sort((a, b) => (a.by ?? '9').localeCompare(b.by ?? '9'))

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { litresTaken, placeFor, stockOf, useSoon, withBrought, withoutUsed } from './house'
+import { litresTaken, placeFor, stockOf, toUseUp, useSoon, withBrought, withoutUsed } from './house'
 import { stockSchema } from './schema'
 
 const thing = (item: string, amount: number, more: object = {}) =>
@@ -71,6 +71,9 @@ describe('what is in the house', () => {
     expect(useSoon(stock, '2027-03-20').map((s) => [s.stock.item, s.days])).toEqual([
       ['leeks', -1],
       ['cream', 5],
+    ])
+    expect(toUseUp(stock, '2027-03-20')).toEqual([
+      { item: 'cream', amount: 300, unit: 'g', by: '2027-03-25' },
     ])
     expect(
       litresTaken([thing('pork shoulder', 1600), thing('jar', 1, { litres: 1.5 })], 'fridge'),

@@ -1,6 +1,7 @@
 import { addDays, format, parseISO } from 'date-fns'
 import { freeId, idFor } from '../recipe'
 import { foodOf, gramsIn, measured, type Base } from '../food'
+import type { ToUse } from '../session'
 import type { ShopLine } from '../shopping'
 import { stockSchema, type Stock, type StockPlace } from './schema'
 
@@ -132,6 +133,16 @@ export function useSoon(stock: readonly Stock[], day: string, within = SOON_DAYS
       stock: s,
       days: Math.round((parseISO(s.by!).getTime() - parseISO(day).getTime()) / 86_400_000),
     }))
+}
+
+/**
+ * What is in the house and can still be used up from a day on, the soonest first, each once; past its day
+ * it is nobody's dinner.
+ */
+export function toUseUp(stock: readonly Stock[], day: string): ToUse[] {
+  return useSoon(stock, day)
+    .filter((s) => s.days >= 0)
+    .map(({ stock: { item, amount, unit, by } }) => ({ item, amount, unit, by }))
 }
 
 /** Grams of most foods that fill a litre: an estimate of ours. */

@@ -3,6 +3,7 @@ export {
   litresTaken,
   placeFor,
   stockOf,
+  toUseUp,
   useSoon,
   withBrought,
   withoutUsed,

@@ -2,6 +2,7 @@ import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import type { Kitchen } from '../../kitchen'
 import type { Recipe } from '../../recipe'
 import { instantOf, keyOf, MAIN, type Session, type SessionDish, type Sitting } from '../schema'
+import { wishesLater } from '../wishes'
 import { assign } from './assign'
 
 /**
@@ -108,6 +109,7 @@ function together(before: Session, now: Session): Session {
     ...(now.sittings
       ? { sittings: now.sittings.map((s) => ({ ...s, start: later(s.start) })) }
       : {}),
+    ...(now.wishes ? { wishes: wishesLater(now.wishes, later) } : {}),
   }
 }
 

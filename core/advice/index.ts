@@ -1,0 +1,14 @@
+export { changesFor, gainsOf, type Change, type Gain } from './help'
+export { slackOf } from './slack'
+export {
+  costOf,
+  movedIn,
+  roomFor,
+  withoutWish,
+  withWish,
+  type Clash,
+  type Cost,
+  type Granted,
+} from './steer'
+export { tried, type Asked, type Effort, type Trial } from './trial'
+export { stepWords, wishText, type Speaking } from './words'
