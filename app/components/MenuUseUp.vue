@@ -112,8 +112,8 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
         <li v-for="d in inHouse" :key="d.line + d.by" data-test="in-house">
           <span
             ><strong>{{ said(d.line) }}</strong
-            ><template v-if="d.by"> by {{ day(d.by) }}</template>: for
-            {{ listed(d.takers.map((t) => nameOf(t.recipe))) }}</span
+            ><template v-if="d.by"> by {{ day(d.by) }}</template
+            >: for {{ listed(d.takers.map((t) => nameOf(t.recipe))) }}</span
           >
           <v-btn size="x-small" variant="outlined" @click="note(d)">Use it up</v-btn>
         </li>

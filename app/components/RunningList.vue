@@ -22,7 +22,10 @@ const props = defineProps<{
   kitchen: Kitchen
   compiled: CompiledSession
   lines: Instruction[]
+  /** A step can be talked about. */
+  changes?: boolean
 }>()
+const emit = defineEmits<{ open: [activity: string] }>()
 
 const ICONS: Partial<Record<Instruction['kind'], string>> = {
   start: mdiPlay,
@@ -36,6 +39,10 @@ const ICONS: Partial<Record<Instruction['kind'], string>> = {
   check: mdiCheckCircleOutline,
 }
 const cook = ref('')
+/** Steps that the cook wants otherwise than they would be planned. */
+const wished = computed(
+  () => new Set((props.session.wishes ?? []).flatMap((w) => ('step' in w ? [w.step] : []))),
+)
 const cooks = computed(() => props.kitchen.people.filter((p) => props.session.cooks.includes(p.id)))
 const shown = computed(() => props.lines.filter((l) => !cook.value || l.cook === cook.value))
 const personName = (id: string) => props.kitchen.people.find((p) => p.id === id)?.name ?? id
@@ -81,6 +88,18 @@ const clock = (seconds: number) => clockTime(props.session.start, seconds)
           </p>
           <p v-if="line.amounts.length" class="uses">{{ line.amounts.join(' · ') }}</p>
           <p v-if="line.caution" class="caution">{{ line.caution }}</p>
+          <p v-if="line.activity !== undefined && wished.has(line.activity)" class="quiet">
+            as you want it
+          </p>
+          <v-btn
+            v-if="changes && line.activity !== undefined && line.points?.[0] === 0"
+            class="no-print change"
+            size="x-small"
+            variant="text"
+            :aria-label="`Change: ${line.text}`"
+            @click="emit('open', line.activity)"
+            >Change</v-btn
+          >
         </div>
         <span class="figure long">
           <template v-if="line.until > line.at">{{ spanText(line.until - line.at) }}</template>

@@ -19,6 +19,7 @@ const props = defineProps<{
   /** Where it is being watched: how far it has come, in seconds. */
   now?: number
 }>()
+const emit = defineEmits<{ open: [activity: string] }>()
 
 const ZOOMS = [1.9, 3.4, 5, 8, 14, 22]
 const zoom = ref(1)
@@ -149,7 +150,9 @@ const summary = computed(
         <g
           v-for="s in stretches"
           :key="s.activity"
+          :data-activity="s.activity"
           :opacity="faded(s) ? 0.14 : 1"
+          @click="emit('open', s.activity)"
           @mouseenter="dishLooked = s.dish"
           @mouseleave="dishLooked = undefined"
         >

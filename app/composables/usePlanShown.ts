@@ -34,8 +34,14 @@ export function usePlanShown({
   })
 
   function planNow(seed = 1) {
-    if (session.value && compiled.value && problemMark.value !== undefined)
-      void planning.plan(session.value.id, compiled.value.problem, problemMark.value, seed)
+    if (!session.value || !compiled.value || problemMark.value === undefined) return
+    // Who steers has the plan in mind: what nobody asked to be changed stays as it is.
+    const known = session.value.wishes?.length ? kept.value?.plan : undefined
+    const previous = known?.activities.length ? known : undefined
+    void planning.plan(session.value.id, compiled.value.problem, problemMark.value, {
+      seed,
+      previous,
+    })
   }
   // What was proven infeasible is kept too and not tried again.
   watch(

@@ -22,6 +22,7 @@ import {
 } from '~~/core/session'
 import { database } from '~/database/database'
 import { openedSession, openedSitting, openSitting } from '~/database/opened'
+import { useEdits } from '~/stores/edits'
 import { useSaving } from '~/stores/saving'
 import { spanText } from './useClock'
 import { useLive } from './useLive'
@@ -64,6 +65,7 @@ export const inOwnColours = (made: CompiledSession, recipes: readonly Recipe[]) 
  */
 export function useSession({ ofCooking = false } = {}) {
   const saving = useSaving()
+  const edits = useEdits()
   const data = useLive(() => opened(ofCooking))
   const ready = computed(() => data.value !== undefined)
   const whole = computed(() => data.value?.whole)
@@ -173,9 +175,9 @@ export function useSession({ ofCooking = false } = {}) {
           if (!current) return
           const next = edit(current)
           const place = next.sittings?.length && (await database.kitchens.get(next.kitchen))
-          await database.sessions.put(
-            place ? withParted(next, place, await database.recipes.toArray()) : next,
-          )
+          const after = place ? withParted(next, place, await database.recipes.toArray()) : next
+          await database.sessions.put(after)
+          edits.remember({ before: current, after })
         },
       ),
     )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { handworkOf } from '~~/core/board'
 import { usePlanShown } from '~/composables/usePlanShown'
 import { useRehearsal } from '~/composables/useRehearsal'
@@ -24,6 +24,19 @@ const refusal = computed(() => {
   return (proven ?? []).map((words) => inKitchenWords(words, made, place, session.value!.start))
 })
 const followed = ref<string>()
+/** The step that is talked about. */
+const step = ref<string>()
+const asked = computed(() =>
+  session.value && kitchen.value
+    ? { session: session.value, kitchen: kitchen.value, recipes: held.cookedBy.value }
+    : undefined,
+)
+/** An evening follows from who eats what: there is nothing to argue about. */
+const isEvening = computed(() => /^\d{4}-/.test(held.sitting.value))
+function talkOf(activity: string) {
+  step.value = activity
+  void nextTick(() => document.getElementById('talk-title')?.scrollIntoView({ block: 'start' }))
+}
 const rehearsal = useRehearsal({
   plan,
   compiled,
@@ -74,6 +87,7 @@ const handwork = computed(() =>
           :compiled="compiled"
           :plan="plan"
           :followed="followed"
+          @open="talkOf"
         >
           <PlanProgress :can-plan="!cooking" :refusal="refusal" :broken="broken" @plan="planNow" />
         </TheWeave>
@@ -84,7 +98,7 @@ const handwork = computed(() =>
         :kitchen="kitchen"
         :recipes="recipes"
         :whole="held.sitting.value === 'main'"
-        :evening="/^\d{4}-/.test(held.sitting.value)"
+        :evening="isEvening"
         :compiled="compiled"
         :locked="cooking !== undefined"
         :followed="followed"
@@ -94,6 +108,16 @@ const handwork = computed(() =>
         @follow="followed = followed === $event ? undefined : $event"
       />
     </div>
+    <PlanTalk
+      v-if="compiled && asked && !isEvening"
+      :asked="asked"
+      :compiled="compiled"
+      :plan="broken.length ? undefined : plan"
+      :step="step"
+      :locked="cooking !== undefined"
+      @change="held.change"
+      @close="step = undefined"
+    />
     <PlanRehearsal
       v-if="plan && compiled && !broken.length"
       class="no-print"
@@ -110,6 +134,8 @@ const handwork = computed(() =>
       :kitchen="kitchen"
       :compiled="compiled"
       :lines="lines"
+      :changes="!isEvening && !cooking"
+      @open="talkOf"
     />
   </div>
 </template>

@@ -2,7 +2,7 @@ import { useThrottleFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
-import { checkPlan, valuesOfPlan } from '~~/core/plan'
+import { checkPlan, valuesOfPlan, type Plan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
 import { sessionOf } from '~~/core/session'
 import { database } from '~/database/database'
@@ -94,7 +94,13 @@ export const usePlanning = defineStore('planning', () => {
   /** The best plan of the run under way, to look at meanwhile. */
   const preview = shallowRef<KeptPlan>()
 
-  async function plan(session: string, problem: Problem, mark: string, seed = 1): Promise<void> {
+  /** Plans a problem; with a `previous` plan as little of it is changed as may be. */
+  async function plan(
+    session: string,
+    problem: Problem,
+    mark: string,
+    { seed = 1, previous }: { seed?: number; previous?: Plan | undefined } = {},
+  ): Promise<void> {
     const mine = ++turn
     warm = true
     about.value = mark
@@ -137,7 +143,7 @@ export const usePlanning = defineStore('planning', () => {
     const showNowAndThen = useThrottleFn(show, LOOK_MS, true)
     current = planTogether(
       plain(problem),
-      { seconds: seconds.value, seed },
+      { seconds: seconds.value, seed, previous: previous && plain(previous) },
       (result) => keep(session, mark, problem, result),
       (p) => {
         const first = best === undefined && p.better !== undefined

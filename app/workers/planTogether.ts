@@ -21,7 +21,7 @@ const helpersHere = () =>
  */
 export function planTogether(
   problem: Problem,
-  options: { seconds: number; seed: number },
+  options: { seconds: number; seed: number; previous?: Plan | undefined },
   kept: (result: PlanningResult) => KeptPlan,
   onProgress: (progress: PlanningProgress) => void,
 ): { result: Promise<KeptPlan | undefined>; stop: () => void; end: () => void } {

@@ -1,5 +1,14 @@
 import { expose } from 'comlink'
 import { planEvening } from '~~/core/eating'
+import {
+  changesFor,
+  costOf,
+  gainsOf,
+  roomFor,
+  type Asked,
+  type Clash,
+  type Gain,
+} from '~~/core/advice'
 import type { Kitchen } from '~~/core/kitchen'
 import {
   soonerWithout,
@@ -22,11 +31,13 @@ import {
   type Steady,
 } from '~~/core/rehearsal'
 import {
+  compileSession,
   leaveOut,
   oneByOne,
   partByEngine,
   type LeaveOut,
   type PartedByEngine,
+  type Wish,
 } from '~~/core/session'
 import { leastBad, startSolving, type LeastBad } from '~~/core/solver'
 
@@ -80,6 +91,11 @@ function hurried(problem: Problem): LeastBad | undefined {
   return least && !checkPlan(relaxed(problem, least.broken), least.plan).length ? least : undefined
 }
 
+/** How long what a wish costs is looked for, in seconds: somebody waits for it. */
+const ASKED = { seconds: 0.8, clock: () => performance.now() }
+/** How long each thing that might help is planned, in seconds: what was found so far is shown meanwhile. */
+const HELPED = { ...ASKED, seconds: 2 }
+
 const withoutPlan = ({ eighty, otherwise, of }: Steady) => ({ eighty, otherwise, of })
 
 /** The steadiest of the latest plans and of one that has room before its longest waits. */
@@ -106,7 +122,7 @@ const planner = {
    */
   async plan(
     problem: Problem,
-    options: { seconds: number; seed: number; compared?: boolean },
+    options: { seconds: number; seed: number; compared?: boolean; previous?: Plan | undefined },
     onProgress: (progress: PlanningProgress) => void,
   ): Promise<PlanningResult> {
     stopped = unwanted = false
@@ -186,6 +202,30 @@ const planner = {
     stopped = unwanted = false
     return leaveOut(input, limit, async (done, of) => {
       onTry(done, of)
+      await breathe()
+      return !stopped
+    })
+  },
+  /** What a wish would cost beside all the others; where it cannot be, which of them makes room. */
+  costOf: (asked: Asked, plan: Plan, wish: Wish) => costOf(asked, plan, wish, ASKED),
+  /** Which wishes, each taken back by itself, leave something that can be planned. */
+  async roomFor(asked: Asked, onTry: (done: number, of: number) => void): Promise<Clash[]> {
+    onTry(0, asked.session.wishes?.length ?? 0)
+    await breathe()
+    return roomFor(asked, undefined, ASKED)
+  },
+  /** What would have everything finished sooner, most first. */
+  async help(
+    asked: Asked,
+    plan: Plan,
+    onTry: (done: number, of: number, found: Gain[]) => void,
+  ): Promise<Gain[]> {
+    stopped = unwanted = false
+    const compiled = compileSession(asked)
+    if (!compiled.ok) return []
+    const changes = changesFor(asked, compiled.value, plan)
+    return gainsOf(changes, plan, HELPED, async (done, of, found) => {
+      onTry(done, of, found)
       await breathe()
       return !stopped
     })

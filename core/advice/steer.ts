@@ -9,7 +9,7 @@ export interface Cost {
   later: number
   /** Changes of dish more than now. */
   switches: number
-  /** Steps, that wished ones aside, that begin at another time, in another place or by somebody else. */
+  /** Steps that are done by somebody else, elsewhere, in another way, or more than a few minutes off. */
   moved: number
   plan: Plan
 }
@@ -81,14 +81,17 @@ export function roomFor(asked: Asked, kept: Wish | undefined, effort: Effort = {
     .sort((a, b) => a.makespan - b.makespan)
 }
 
-/** Steps of both plans that are otherwise in the second. */
+/** By how many seconds a step may be off before anybody has to think again: an estimate of ours. */
+const NOTICED = 600
+
+/** Steps of both plans that are otherwise in the second, in more than a few minutes. */
 export function movedIn(before: Plan, now: Plan): number {
   const known = new Map(before.activities.map((r) => [r.id, r]))
   return now.activities.filter((r) => {
     const was = known.get(r.id)
     return (
       was !== undefined &&
-      (was.start !== r.start ||
+      (Math.abs(was.start - r.start) > NOTICED ||
         was.mode !== r.mode ||
         was.stations.join() !== r.stations.join() ||
         was.phases.some((p, k) => p.cook !== r.phases[k]?.cook))

@@ -1,6 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import type { Meal } from '../../core/eating'
 import { lyingIn, tallyMoves, type Pack } from '../../core/packing'
+import type { Recipe } from '../../core/recipe'
+import type { Session } from '../../core/session'
 import type { Stock } from '../../core/stock'
 import { installed, openPlanned, pick, stopPlanning, stored } from './support'
 
@@ -172,6 +174,33 @@ test('twelve days of Highfell: packed, eaten, swapped, forgotten, and nothing ap
   // What is left is offered to the next menu.
   await page.getByRole('link', { name: 'Choose', exact: true }).click()
   await expect(page.getByTestId('spare').first()).toBeVisible()
+
+  // Half a bag of lentils was left over: the next session, from a rhythm, begins with it.
+  await openThe(page, 'Keep')
+  const shelf = page.getByTestId('place-shelf')
+  await shelf.getByLabel('Something in the shelf').fill('200 g red lentils')
+  await shelf.getByRole('button', { name: 'Put it there' }).click()
+  const by = shelf.getByRole('textbox', { name: 'red lentils: use by' }).last()
+  await by.fill('6 April 2027')
+  await by.blur()
+  await page.getByRole('link', { name: 'Choose', exact: true }).click()
+  await page.getByRole('button', { name: 'Rhythms' }).click()
+  const rhythms = page.getByTestId('rhythms')
+  await rhythms.getByRole('heading', { name: 'Rhythms' }).click()
+  await pick(rhythms, 'One more rhythm', 'The big weekly session')
+  await page
+    .getByTestId('rhythm-the-big-weekly-session')
+    .getByRole('button', { name: 'Take it' })
+    .click()
+  await expect(page.getByTestId('use-up')).toContainText('200 g red lentils')
+  const sessions = await stored<Session>(page, 'sessions')
+  const next = sessions.find((s) => s.id.startsWith('the-big-weekly-session'))!
+  const recipes = await stored<Recipe>(page, 'recipes')
+  const menu = next.dishes.map((d) => recipes.find((r) => r.id === d.recipe)!)
+  expect(next.start > '2027-04-01').toBe(true)
+  expect(menu.some((r) => r.ingredients.some((i) => /red lentils/.test(i.item)))).toBe(true)
+  // What lies in the freezer still is eaten as it was arranged, beside the new session.
+  await agrees(page, '2027-03-31')
 })
 
 test('a pack is taken out, thaws, and is never frozen again; what is wrong is refused with why', async ({

@@ -1,12 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import { weekend } from '../../core/session/sittings/weekend.fixture'
-import { emptyHousehold, type KeptPlan } from '../../core/household'
-import type { Kitchen } from '../../core/kitchen'
-import type { Recipe } from '../../core/recipe'
-import { checkPlan } from '../../core/plan'
-import { fingerprint } from '../../core/problem'
-import { compileSession, sittingsOf, type Session } from '../../core/session'
-import { openPlanned, pick, stopPlanning, stored, wiped } from './support'
+import { emptyHousehold } from '../../core/household'
+import type { Session } from '../../core/session'
+import { openPlanned, pick, planOf, stopPlanning, stored, wiped } from './support'
 
 const held = weekend()
 const file = {
@@ -29,29 +25,6 @@ async function bringWeekend(page: Page, change: Partial<Session> = {}) {
 }
 const session = async (page: Page) => (await stored<Session>(page, 'sessions'))[0]!
 
-/** The plan of a sitting or an evening, once it is there for what that is, and the checker has passed it. */
-async function plan(page: Page, id: string) {
-  const look = async () => {
-    const plans = await stored<KeptPlan>(page, 'plans')
-    const [kitchen] = await stored<Kitchen>(page, 'kitchens')
-    const recipes = await stored<Recipe>(page, 'recipes')
-    const all = { session: await session(page), kitchen: kitchen!, recipes }
-    const { sittings } = sittingsOf(all, (key) => plans.find((p) => p.session === key)?.plan)
-    const own = sittings.find((s) => s.id === id)!
-    const compiled = compileSession({ ...own, kitchen: kitchen! })
-    if (!compiled.ok) throw new Error(JSON.stringify(compiled.issues))
-    const { problem } = compiled.value
-    const kept = plans.find((p) => p.session === own.session.id)
-    return kept?.problem === fingerprint(problem) ? { problem, plan: kept.plan } : undefined
-  }
-  await expect.poll(async () => (await look()) !== undefined, { timeout: 60_000 }).toBe(true)
-  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
-  await stopPlanning(page)
-  const found = (await look())!
-  expect(checkPlan(found.problem, found.plan)).toEqual([])
-  expect(found.plan.activities.length).toBeGreaterThan(0)
-  return found.plan
-}
 const openSitting = (page: Page, name: RegExp) =>
   page
     .getByRole('navigation', { name: 'Sittings and evenings' })
@@ -107,18 +80,18 @@ test('six dishes over an evening, a morning and four evenings: planned, cooked, 
       /: \d+ steps$/,
     )
   await friday.getByRole('button', { name: 'Plan' }).click()
-  const evening = await plan(page, 'sitting-1')
+  const { plan: evening } = await planOf(page, 'sitting-1')
   // What goes on all night is told when it begins, and takes none of the evening.
   expect(evening.makespan).toBeLessThan(7200)
   await expect(page.getByText(/goes on by itself until Saturday 9:00/).first()).toBeAttached()
   await openSitting(page, /^Sat 1 May/)
-  await plan(page, 'main')
+  await planOf(page, 'main')
   await expect(page.getByText(/Take the thighs out of the fridge/).first()).toBeAttached()
   const eats = (await session(page)).evenings!.find((e) =>
     held.session.dishes.some((d) => d.on?.includes(e.day) && /chilli|soup/.test(d.recipe)),
   )!
   await openEvening(page, new RegExp(`${Number(eats.day.slice(8))} May`))
-  await plan(page, eats.day)
+  await planOf(page, eats.day)
 
   await page.clock.install({ time: new Date('2027-04-30T18:55:00') })
   await page.goto('/cook')
@@ -274,7 +247,7 @@ test('guests on Friday at seven, with work until five: the dish is ready by then
   await by.blur()
   await expect(pie).toContainText('ready by Fri 26 Mar 19:00')
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  const { activities } = await plan(page, 'main')
+  const { activities } = (await planOf(page, 'main')).plan
   const own = activities.filter((a) => a.id.startsWith('fish-pie.'))
   expect(Math.max(...own.map((a) => a.end))).toBeLessThanOrEqual(7200)
   expect(Math.max(...activities.map((a) => a.end))).toBeGreaterThan(7200)

@@ -1,4 +1,10 @@
 import { expect, type Locator, type Page } from '@playwright/test'
+import type { KeptPlan } from '../../core/household'
+import type { Kitchen } from '../../core/kitchen'
+import { checkPlan } from '../../core/plan'
+import { fingerprint } from '../../core/problem'
+import type { Recipe } from '../../core/recipe'
+import { compileSession, sittingsOf, type Session } from '../../core/session'
 
 /** What a browser keeps in which the demo was planned: most tests begin there, and plan nothing first. */
 export const PLANNED = 'test-results/planned.json'
@@ -145,4 +151,33 @@ export async function installed(page: Page) {
     .poll(() => page.evaluate(async () => (await caches.keys()).length), { timeout: 60_000 })
     .toBeGreaterThan(0)
   await page.evaluate(async () => void (await navigator.serviceWorker.ready))
+}
+
+/** The plan of a sitting or an evening, once it is there for what that is, and the checker has passed it. */
+export async function planOf(page: Page, id: string) {
+  const look = async () => {
+    const plans = await stored<KeptPlan>(page, 'plans')
+    const [kitchen] = await stored<Kitchen>(page, 'kitchens')
+    const recipes = await stored<Recipe>(page, 'recipes')
+    const all = {
+      session: (await stored<Session>(page, 'sessions'))[0]!,
+      kitchen: kitchen!,
+      recipes,
+    }
+    const { sittings } = sittingsOf(all, (key) => plans.find((p) => p.session === key)?.plan)
+    const own = sittings.find((s) => s.id === id)!
+    const compiled = compileSession({ ...own, kitchen: kitchen! })
+    if (!compiled.ok) throw new Error(JSON.stringify(compiled.issues))
+    const { problem } = compiled.value
+    const kept = plans.find((p) => p.session === own.session.id)
+    if (kept?.problem !== fingerprint(problem)) return undefined
+    return { problem, plan: kept.plan, cards: compiled.value.cards }
+  }
+  await expect.poll(async () => (await look()) !== undefined, { timeout: 60_000 }).toBe(true)
+  await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
+  await stopPlanning(page)
+  const found = (await look())!
+  expect(checkPlan(found.problem, found.plan)).toEqual([])
+  expect(found.plan.activities.length).toBeGreaterThan(0)
+  return found
 }
