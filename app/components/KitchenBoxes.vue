@@ -59,13 +59,11 @@ const remove = (box: Box) =>
       <li v-for="b in boxes" :key="b.id">
         <TypedField
           as="text"
-          class="name"
           :value="b.name"
           :aria-label="`Name of ${b.name}`"
           @commit="rename(b, $event)"
         />
         <PickField
-          class="kind"
           :value="b.kind"
           :items="KINDS"
           :aria-label="`What ${b.name} are`"
@@ -112,20 +110,32 @@ h2 {
   margin: 0 0 2px;
   font-size: 1.25rem;
 }
+/* Name, kind, litres, how many, lids, gone: a bag has no lids, and its place stays empty. */
 li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
+  display: grid;
+  grid-template-columns: minmax(7em, 1fr) 6.5em 5em 6.2em 6.2em auto;
+  gap: 4px 8px;
   align-items: center;
   padding: 3px 0;
 }
-.name {
-  flex: 0 0 10em;
-}
-.kind {
-  flex: 0 0 7em;
+li > button {
+  grid-column: 6;
 }
 .wrong {
-  flex-basis: 100%;
+  grid-column: 1 / -1;
+}
+@media (max-width: 600px) {
+  li {
+    grid-template-columns: repeat(3, minmax(0, 1fr)) auto;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  li > :nth-child(1),
+  li > :nth-child(2) {
+    grid-column: span 2;
+  }
+  li > button {
+    grid-column: 4;
+  }
 }
 </style>

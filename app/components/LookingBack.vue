@@ -163,4 +163,7 @@ td,
 th {
   padding: 2px 18px 2px 0;
 }
+td.figure {
+  white-space: nowrap;
+}
 </style>

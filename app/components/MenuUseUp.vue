@@ -125,8 +125,8 @@ const canJoin = (id: string) => props.recipes.some((r) => r.id === id && !r.base
         <li v-for="s in spare" :key="s.lying.pack.id" data-test="spare">
           <span
             ><strong>{{ s.lying.pack.name }}</strong
-            >, {{ counted(s.left, 'portion') }} in the {{ s.lying.place }}, by
-            {{ day(s.lying.eatBy) }}</span
+            >, {{ counted(s.left, 'portion') }} {{ s.lying.place === 'shelf' ? 'on' : 'in' }} the
+            {{ s.lying.place }}, by {{ day(s.lying.eatBy) }}</span
           >
         </li>
       </ul>

@@ -80,6 +80,13 @@ const facts = computed(() => {
       <WishForm :asked="asked" :compiled="compiled" :plan="plan" @change="emit('change', $event)" />
       <HelpCard :asked="asked" :plan="plan" @change="emit('change', $event)" />
     </div>
+    <ComparePlans
+      v-if="plan && !locked"
+      :asked="asked"
+      :compiled="compiled"
+      :plan="plan"
+      @change="emit('change', $event)"
+    />
   </section>
 </template>
 

@@ -46,7 +46,9 @@ function costWords({ later, switches, moved }: Cost): string {
   const time =
     Math.abs(later) < 30
       ? `Finished at ${finish} as now`
-      : `Finished at ${finish}, ${spanText(Math.abs(later))} ${later > 0 ? 'later' : 'sooner'}`
+      : later > 0
+        ? `Finished at ${finish}, ${spanText(later)} later`
+        : `Finished at ${finish}: a plan that is ${spanText(-later)} shorter turned up meanwhile`
   const changes = switches
     ? `, ${counted(Math.abs(switches), 'change')} of dish ${switches > 0 ? 'more' : 'fewer'}`
     : ''

@@ -2,6 +2,9 @@ import { expose } from 'comlink'
 import { planEvening } from '~~/core/eating'
 import {
   changesFor,
+  compared,
+  type Compared,
+  type School,
   costOf,
   gainsOf,
   roomFor,
@@ -95,6 +98,8 @@ function hurried(problem: Problem): LeastBad | undefined {
 const ASKED = { seconds: 0.8, clock: () => performance.now() }
 /** How long each thing that might help is planned, in seconds: what was found so far is shown meanwhile. */
 const HELPED = { ...ASKED, seconds: 2 }
+/** How long each of a few ways is planned that are set side by side. */
+const COMPARED = { ...ASKED, seconds: 4 }
 
 const withoutPlan = ({ eighty, otherwise, of }: Steady) => ({ eighty, otherwise, of })
 
@@ -225,6 +230,19 @@ const planner = {
     if (!compiled.ok) return []
     const changes = changesFor(asked, compiled.value, plan)
     return gainsOf(changes, plan, HELPED, async (done, of, found) => {
+      onTry(done, of, found)
+      await breathe()
+      return !stopped
+    })
+  },
+  /** Ways to go about a session, each planned and measured, one after the other. */
+  async compare(
+    schools: School[],
+    plan: Plan,
+    onTry: (done: number, of: number, found: Compared[]) => void,
+  ): Promise<Compared[]> {
+    stopped = unwanted = false
+    return compared(schools, plan, COMPARED, async (done, of, found) => {
       onTry(done, of, found)
       await breathe()
       return !stopped

@@ -6,8 +6,10 @@ import { compileSession, type Wish } from '../session'
 import { solve } from '../solver'
 import {
   changesFor,
+  compared,
   costOf,
   gainsOf,
+  schoolsFor,
   slackOf,
   tried,
   wishText,
@@ -92,6 +94,33 @@ describe('what would help', () => {
     let heard = 0
     await gainsOf(changesFor(asked, compiled, plan), plan, effort, () => ++heard < 3)
     expect(heard).toBe(3)
+  })
+})
+
+describe('ways side by side', () => {
+  it('are planned each for itself, and measured as their plans are', async () => {
+    const all = schoolsFor(asked)
+    expect(all[0]!.asked).toBe(asked)
+    expect(new Set(all.map((s) => s.id)).size).toBe(all.length)
+    const three = all.filter((s) => ['now', 'alone runa', 'cut first'].includes(s.id))
+    expect(three).toHaveLength(3)
+    const found = await compared(three, plan, effort)
+    for (const { school, figures, handwork, cooks } of found) {
+      const again = tried(school.asked, plan, effort)
+      if (!again.possible || !figures) throw new Error(school.words)
+      // As it stands it is the plan that is there.
+      const measured = school.id === 'now' ? plan : again.plan
+      expect(figures.makespan).toBe(measured.makespan)
+      expect(figures.washes).toBe(measured.chores.length)
+      expect(figures.hands).toBe(handwork.reduce((n, w) => n + w.to - w.from, 0))
+      expect(figures.handsFree).toBe(Math.max(...handwork.map((w) => w.to)))
+      expect(new Set(handwork.map((w) => w.cook)).size).toBeLessThanOrEqual(cooks.length)
+      expect(figures.nineInTen).toBeGreaterThan(figures.makespan * 0.8)
+    }
+    // One pair of hands takes longer than two.
+    const [now, ...rest] = found
+    const alone = rest.find((c) => c.school.id === 'alone runa')!
+    expect(alone.figures!.makespan).toBeGreaterThan(now!.figures!.makespan)
   })
 })
 

@@ -1,3 +1,11 @@
+export {
+  compared,
+  figuresOf,
+  schoolsFor,
+  type Compared,
+  type Figures,
+  type School,
+} from './compare'
 export { changesFor, gainsOf, type Change, type Gain } from './help'
 export { slackOf } from './slack'
 export {

@@ -2,6 +2,9 @@ import { expect, test, type Page } from '@playwright/test'
 import type { Session } from '../../core/session'
 import { openPlanned, pick, planOf, stopPlanning, stored } from './support'
 
+// Every answer is a plan of its own, for which a slow machine takes its time.
+test.describe.configure({ timeout: 240_000 })
+
 const session = async (page: Page) => (await stored<Session>(page, 'sessions'))[0]!
 
 const planned = (page: Page) => planOf(page, 'main')
@@ -95,6 +98,24 @@ test('what would help is planned, ranked while it comes, and taken', async ({ pa
   await expect.poll(async () => (await session(page)).dishes.length).toBe(dishes - 1)
   await page.getByRole('button', { name: 'Take the last change back' }).click()
   await expect.poll(async () => (await session(page)).dishes.length).toBe(dishes)
+  await stopPlanning(page)
+})
+
+test('ways stand side by side with what they come to, and one is taken', async ({ page }) => {
+  await openPlanned(page)
+  await stopPlanning(page)
+  const compare = page.getByTestId('compare')
+  await pick(compare, 'And beside that', 'All cutting first')
+  await compare.getByRole('button', { name: 'Compare' }).click()
+  await expect(compare.getByRole('columnheader')).toHaveCount(3, { timeout: 60_000 })
+  await expect(compare).not.toContainText('Planned so far')
+  const row = compare.getByRole('row').filter({ hasText: 'changes of dish' })
+  for (const cell of await row.getByRole('cell').allInnerTexts()) expect(cell).toMatch(/^\d+$/)
+  const finished = compare.getByRole('row').filter({ hasText: 'finished by the plan' })
+  for (const cell of await finished.getByRole('cell').allInnerTexts())
+    expect(cell).toMatch(/^\d+:\d\d$/)
+  await compare.getByRole('button', { name: 'Take it: As short as can be' }).click()
+  await expect.poll(async () => (await session(page)).calm).toBe(0)
   await stopPlanning(page)
 })
 
