@@ -18,6 +18,7 @@ import type { Kitchen } from '~~/core/kitchen'
 import type { Label } from '~~/core/labels'
 import { amountText, counted } from '~~/core/quantity'
 import type { Recipe } from '~~/core/recipe'
+import { AFTER_STOVE } from '~~/core/safety'
 import { issueText } from '~/composables/issueText'
 import { numberTyped } from '~/composables/useFields'
 import { dayText, said } from '~/composables/useMeasures'
@@ -34,6 +35,8 @@ const props = defineProps<{
   /** The day on which it was cooked, as far as that is known. */
   cooked: string
   today: string
+  /** Days that it keeps in each place. */
+  keeps: Pack['keeps']
   /** What of it other dishes could use. */
   leaves: readonly Leaving[]
 }>()
@@ -49,7 +52,11 @@ const BY: Record<Yield['by'], string> = {
   ladle: 'ladles',
   piece: 'pieces',
 }
-const PLACES = { fridge: 'fridge', freezer: 'freezer', shelf: 'shelf' }
+const PLACES = ['fridge', 'freezer', 'shelf'] as const
+/** Where it keeps; another place is not offered. */
+const places = computed(() =>
+  PLACES.filter((p) => props.keeps[p] > 0).map((p) => ({ value: p, title: p })),
+)
 const planned = computed(() => rounded(props.labels.reduce((n, l) => n + l.portions, 0)))
 const by = ref<Yield['by']>('portion')
 const amount = ref<string>()
@@ -84,6 +91,8 @@ const boxes = computed(
     ).boxOf,
 )
 const day = ref<string>()
+const isRaw = computed(() => packedAs(props.recipe) === 'raw')
+const inJars = computed(() => shares.value.some((s) => boxes.value.get(s.id)?.kind === 'jar'))
 const half = computed(() => packedAs(props.recipe) === 'half-cooked')
 const wrong = ref('')
 function count(typed: string) {
@@ -175,7 +184,7 @@ function pack() {
             <td>
               <PickField
                 :value="s.place"
-                :items="PLACES"
+                :items="places"
                 aria-label="where this box goes"
                 @pick="setPlace(s, $event)"
               />
@@ -189,6 +198,8 @@ function pack() {
         </tbody>
       </table>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+      <p v-if="isRaw" class="caution">{{ AFTER_STOVE.raw.text }}</p>
+      <p v-if="inJars" class="caution">{{ AFTER_STOVE.jars.text }}</p>
       <p v-if="made.ok && sum !== portions" class="wrong" role="status">
         {{ sum }} portions are in boxes, it made {{ portions }}.
       </p>
@@ -210,6 +221,11 @@ function pack() {
   border: 1px solid var(--hair);
   border-radius: 10px;
   background: rgb(var(--v-theme-surface));
+}
+.caution {
+  margin-top: 6px;
+  color: rgb(var(--v-theme-error));
+  font-size: 0.9rem;
 }
 h3 {
   margin-bottom: 6px;

@@ -5,6 +5,7 @@ import type { Kitchen } from '~~/core/kitchen'
 import {
   leavingsOf,
   lyingIn,
+  packedKeeps,
   packsFrom,
   rounded,
   shareOut,
@@ -14,6 +15,7 @@ import {
 } from '~~/core/packing'
 import { counted } from '~~/core/quantity'
 import type { Recipe } from '~~/core/recipe'
+import { AFTER_STOVE } from '~~/core/safety'
 import { foodOf } from '~~/core/food'
 import { dishesToMake, keyOf, leftoversTaken, MAIN, type Session } from '~~/core/session'
 import { withBrought } from '~~/core/stock'
@@ -100,15 +102,17 @@ function packsOf(dish: string, shares: Share[], cooked: string, beside: readonly
 const open = computed(() => dishes.value.filter((d) => !packedOf(d).length))
 async function fillAll() {
   const packs: Pack[] = []
+  const refused: string[] = []
   for (const dish of open.value) {
     const own = labels.value.filter((l) => l.dish === dish)
     const made = rounded(own.reduce((n, l) => n + l.portions, 0))
     const read = packsOf(dish, shareOut(own, made), cookedOn(dish), packs)
     if (read.ok) packs.push(...read.value)
-    else notices.show({ text: 'It was not packed.', details: issueLines(read.issues), bad: true })
+    else refused.push(...issueLines(read.issues))
   }
   if (packs.length)
     await does({ kind: 'packed', packs }, `${counted(packs.length, 'box', 'boxes')} in the house.`)
+  if (refused.length) notices.show({ text: 'Not packed:', details: refused, bad: true })
 }
 async function fill(dish: string, shares: Share[], cooked: string) {
   const recipe = props.recipes.get(dish)!
@@ -128,9 +132,9 @@ async function fill(dish: string, shares: Share[], cooked: string) {
   <section aria-label="From pot to portions">
     <p class="quiet">
       From pot to portions: say how much a dish really made, and evenings, labels and costs follow.
-      Divide it while it is hot, in shallow boxes, lids off until it stops steaming; into the cold
-      within two hours of leaving the heat, one in a hot kitchen. A deep hot pot stays warm inside
-      for half a day.
+      Divide it while it is hot, in shallow boxes; into the cold within two hours of leaving the
+      heat, one in a hot kitchen. A deep hot pot stays warm inside for half a day.
+      {{ AFTER_STOVE.lid.text }}
     </p>
     <v-btn v-if="open.length > 1" variant="tonal" data-test="fill-all" @click="fillAll"
       >All {{ open.length }} dishes came out as planned</v-btn
@@ -147,6 +151,7 @@ async function fill(dish: string, shares: Share[], cooked: string) {
         :packed="packedOf(dish)"
         :cooked="cookedOn(dish)"
         :today="today"
+        :keeps="packedKeeps(recipes.get(dish)!, recipes).keeps"
         :leaves="leavesOf(dish)"
         @keep="keep"
         @pack="(shares: Share[], cooked: string) => fill(dish, shares, cooked)"

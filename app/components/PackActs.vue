@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Act } from '~~/core/eating'
 import { isPast, WHY_THROWN, type Lying, type Move } from '~~/core/packing'
+import { AFTER_STOVE } from '~~/core/safety'
 import { counted } from '~~/core/quantity'
 import { numberTyped } from '~/composables/useFields'
 import { dayText } from '~/composables/useMeasures'
@@ -111,9 +112,16 @@ const WHY = Object.fromEntries(WHY_THROWN.map((w) => [w, w])) as Record<
       <v-btn variant="text" @click="emit('close')">Close</v-btn>
     </div>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-    <p v-if="past" class="wrong">
-      Past its day: throw it away. Germs that make ill can neither be seen nor smelled.
-    </p>
+    <p v-if="past" class="wrong">{{ AFTER_STOVE.past.text }}</p>
+    <template v-else>
+      <p v-if="lying.place === 'freezer'" class="quiet">{{ AFTER_STOVE.thaw.text }}</p>
+      <p v-if="pack.is === 'raw'" class="wrong">{{ AFTER_STOVE.raw.text }}</p>
+      <details>
+        <summary>Giving some away</summary>
+        <p class="quiet">{{ AFTER_STOVE.others.text }}</p>
+        <p class="quiet">{{ AFTER_STOVE.scraps.text }}</p>
+      </details>
+    </template>
   </section>
 </template>
 

@@ -5,7 +5,7 @@ import type { Box } from '../kitchen'
 import { labelsOf, type Label } from '../labels'
 import { cookingsOf } from '../session'
 import { chooseBoxes, HEADROOM } from './boxes'
-import { packedAs, packsFrom, portionsOfYield, shareOut } from './divide'
+import { packedAs, packedKeeps, packsFrom, portionsOfYield, shareOut } from './divide'
 import { lyingIn } from './lying'
 import { packed } from './packs.fixture'
 import { checkRoom } from './room'
@@ -158,6 +158,25 @@ describe('what is packed', () => {
     expect(told.filter((l) => l.dish !== 'braised-pork')).toEqual(
       labels.filter((l) => l.dish !== 'braised-pork'),
     )
+  })
+
+  it('goes only where it keeps: no stew into the cupboard, whoever says so', () => {
+    for (const recipe of demoRecipes.filter((r) => !r.base)) {
+      const { keeps } = packedKeeps(recipe, recipes)
+      for (const place of ['fridge', 'freezer', 'shelf'] as const) {
+        const read = packsFrom([{ id: 'a', portions: 2, place }], {
+          recipe,
+          recipes,
+          cooked: '2027-03-20',
+          at: '2027-03-20T14:00:00',
+        })
+        expect(read.ok).toBe(keeps[place] > 0)
+        if (read.ok) expect(read.value[0]!.keeps).toEqual(keeps)
+        else expect(read.issues[0]!.allowed).toMatch(/the fridge/)
+      }
+    }
+    expect(packedKeeps(recipes.get('braised-pork')!, recipes).keeps.shelf).toBe(0)
+    expect(packedKeeps(recipes.get('soda-bread')!, recipes).keeps.shelf).toBeGreaterThan(0)
   })
 
   it('is raw or cooked, and nothing half-cooked is put away', () => {

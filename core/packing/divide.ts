@@ -1,7 +1,6 @@
 import type { Label } from '../labels'
 import { freeId, lotsOf, type Recipe } from '../recipe'
 import { rawKeepingOf } from '../safety'
-import { PLACES } from '../stock'
 import { foodOf, measured, type Base } from '../food'
 import { keepsIn, litresFilled, type Leftover, type Session } from '../session'
 import type { Box } from '../kitchen'
@@ -9,6 +8,7 @@ import type { Issue, Reading } from '../reading'
 import { chooseBoxes, toBox } from './boxes'
 import type { Lying } from './lying'
 import { dayAfter, rounded } from './lying'
+import { misplaced } from './misplaced'
 import { MOST_PORTIONS, type Pack } from './schema'
 
 /** How much a dish made, as the cook counts it: in portions, or in whatever one portion is so much of. */
@@ -153,6 +153,22 @@ export function packedAs(recipe: Recipe): 'cooked' | 'raw' | 'half-cooked' {
   return ends.some((l) => l.raw && l.flesh && !l.cooked) ? 'raw' : 'cooked'
 }
 
+/** Days that a dish keeps in each place once it is packed, raw or cooked, and who says so; 0 where it does not. */
+export function packedKeeps(
+  recipe: Recipe,
+  recipes: ReadonlyMap<string, Recipe>,
+): { keeps: Pack['keeps']; sources: Record<Pack['place'], string> } {
+  const raw =
+    packedAs(recipe) === 'raw' ? rawKeepingOf(recipe.ingredients.map((i) => i.item)) : undefined
+  const of = (place: Pack['place']) =>
+    raw ? { days: raw[place], source: raw.sources[place] } : keepsIn(recipe, place, recipes)
+  const [fridge, freezer, shelf] = [of('fridge'), of('freezer'), of('shelf')]
+  return {
+    keeps: { fridge: fridge.days, freezer: freezer.days, shelf: shelf.days },
+    sources: { fridge: fridge.source, freezer: freezer.source, shelf: shelf.source },
+  }
+}
+
 /** The packs of a dish, each in a box, as they go into the house. */
 export function packsFrom(
   shares: readonly Share[],
@@ -195,11 +211,11 @@ export function packsFrom(
         },
       ],
     }
-  const raw = is === 'raw' ? rawKeepingOf(recipe.ingredients.map((i) => i.item)) : undefined
-  const of = (place: Pack['place']) =>
-    raw ? { days: raw[place], source: raw.sources[place] } : keepsIn(recipe, place, recipes)
-  const [fridge, freezer, shelf] = PLACES.map((place) => of(place).days)
-  const keeps = { fridge: fridge!, freezer: freezer!, shelf: shelf! }
+  const { keeps, sources } = packedKeeps(recipe, recipes)
+  for (const share of shares) {
+    const not = misplaced(keeps, share.place)
+    if (not) return { ok: false, issues: [{ path: recipe.name, ...not }] }
+  }
   const things = shares.map((s) => toBox(recipe, s))
   const litres = new Map(things.map((t) => [t.id, t.litres]))
   const { boxOf } = chooseBoxes(things, held.boxes ?? [], held.lying)
@@ -222,7 +238,7 @@ export function packsFrom(
       at,
       place: s.place,
       keeps,
-      because: of(s.place).source,
+      because: sources[s.place],
       litres: rounded(box?.litres ?? litres.get(s.id)!),
       ...(s.on === undefined ? {} : { on: s.on }),
       ...(box ? { box: box.id } : {}),

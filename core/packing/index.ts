@@ -11,6 +11,7 @@ export {
 export {
   leavingsOf,
   packedAs,
+  packedKeeps,
   packsFrom,
   portionsOfYield,
   shareOut,

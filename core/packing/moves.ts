@@ -1,5 +1,6 @@
 import type { Issue, Reading } from '../reading'
 import { isPast, lyingOf, rounded } from './lying'
+import { misplaced } from './misplaced'
 import { packSchema, type Move, type Pack } from './schema'
 
 /**
@@ -29,13 +30,8 @@ export function withMove(pack: Pack, told: Move): Reading<Pack> {
         `eat it by ${now.eatBy}; cooked into another dish it may be frozen`,
       )
     if (past) return wrong(`is past its day since ${now.eatBy}`, 'throw it away')
-    if (move.place === 'freezer' && pack.keeps.freezer === 0)
-      return wrong(
-        'does not freeze well: it comes out limp or watery',
-        `eat it by ${now.eatBy}, or give some away`,
-      )
-    if (move.place === 'shelf' && pack.keeps.shelf === 0)
-      return wrong('does not keep outside the cold', 'the fridge or the freezer')
+    const not = misplaced(pack.keeps, move.place)
+    if (not) return wrong(not.message, not.allowed)
     return done(pack, move)
   }
   if (!(move.portions > 0) || move.portions > now.left + 1e-9)

@@ -1,3 +1,4 @@
+export { AFTER_STOVE, type AfterStove, type Doing } from './afterStove'
 export { cautionsOf, FIRST, graveCautions, type Caution } from './cautions'
 export type { Finding, Hazard } from './hazard'
 export { FREEZING_SOURCE, freezesBadly, type FreezesBadly } from './freezing'

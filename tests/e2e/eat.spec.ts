@@ -207,6 +207,12 @@ test('a pack is taken out, thaws, and is never frozen again; what is wrong is re
   page,
 }) => {
   await afterCooking(page)
+  // A stew goes into the cold, and no other place is offered.
+  const place = dish(page, 'braised-pork').getByLabel('where this box goes').first()
+  await place.click({ force: true })
+  const offered = page.locator('.v-overlay--active .v-list-item')
+  await expect(offered).toHaveText(['fridge', 'freezer'])
+  await page.keyboard.press('Escape')
   await fillAll(page)
   await openThe(page, 'Keep')
   const freezer = page.getByTestId('packed-freezer')
@@ -215,6 +221,9 @@ test('a pack is taken out, thaws, and is never frozen again; what is wrong is re
     .first()
     .click()
   const acts = page.getByTestId('pack-acts')
+  await expect(acts).toContainText('on the bench its outside is warm long before')
+  await acts.getByText('Giving some away').click()
+  await expect(acts).toContainText('For animals nothing with onion')
   await acts.getByLabel('How many portions').fill('7')
   await acts.getByLabel('How many portions').blur()
   await acts.getByRole('button', { name: 'Eaten', exact: true }).click()
