@@ -38,8 +38,8 @@ const facts = computed(() => {
     ].join(' · '),
     room:
       room >= 60
-        ? `May begin up to ${spanText(room)} later with everything finished as planned.`
-        : 'No later: everything would be finished later.',
+        ? `May begin up to ${spanText(room)} later, in this order, with everything finished as planned.`
+        : 'No later, in this order: everything would be finished later.',
   }
 })
 </script>

@@ -4,8 +4,9 @@ import { networkOf } from '../rehearsal'
 
 /**
  * Seconds that each activity may begin later with the finish as it is, where everything keeps to the order of
- * the plan and the activity to what its food may wait: the total float of the network, 0 on the chain that
- * decides. What the cold or the night goes on with counts for nobody's finish.
+ * the plan and food waits no longer than it may: the total float of the network, 0 on the chain that decides.
+ * What goes before it may have to come later with it. What the cold or the night goes on with counts for
+ * nobody's finish.
  */
 export function slackOf(problem: Problem, plan: Plan): Map<string, number> {
   const net = networkOf(problem, plan)
@@ -13,17 +14,30 @@ export function slackOf(problem: Problem, plan: Plan): Map<string, number> {
   net.runs.forEach(({ activity, end }) => {
     if (activity.aside) latest[end] = Infinity
   })
-  for (let k = net.order.length - 1; k >= 0; k--) {
-    const to = net.order[k]!
-    for (let j = net.first[to]!; j < net.first[to + 1]!; j++) {
-      const draw = net.arcDraw[j]!
-      const lag = net.arcLag[j]! + (draw < 0 ? 0 : net.draws[draw]!.seconds)
-      const from = net.arcFrom[j]!
-      latest[from] = Math.min(latest[from]!, latest[to]! - lag)
-    }
+  net.fixed.forEach((fact, i) => {
+    if (fact) latest[i] = net.planned[i]!
+  })
+  let lower = true
+  const atMost = (i: number, t: number) => {
+    if (t >= latest[i]! || net.fixed[i]) return
+    // What the plan has is possible, whatever rounds.
+    latest[i] = Math.max(t, net.planned[i]!)
+    lower = true
   }
-  for (const { from, to, most } of net.limits)
-    latest[to] = Math.min(latest[to]!, Math.max(net.planned[to]!, net.planned[from]! + most))
+  while (lower) {
+    lower = false
+    for (let k = net.order.length - 1; k >= 0; k--) {
+      const to = net.order[k]!
+      for (let j = net.first[to]!; j < net.first[to + 1]!; j++) {
+        const draw = net.arcDraw[j]!
+        const lag = net.arcLag[j]! + (draw < 0 ? 0 : net.draws[draw]!.seconds)
+        if (net.planned[net.arcFrom[j]!]! < latest[net.arcFrom[j]!]!)
+          atMost(net.arcFrom[j]!, latest[to]! - lag)
+      }
+    }
+    for (const { from, to, most } of net.limits)
+      if (net.planned[to]! < latest[to]!) atMost(to, latest[from]! + most)
+  }
   return new Map(
     net.runs.map(({ activity, start, end }) => {
       const room = Math.min(latest[start]! - net.planned[start]!, latest[end]! - net.planned[end]!)
