@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { schoolsFor, type Asked, type Compared, type Figures } from '~~/core/advice'
+import { RUNS, schoolsFor, SECONDS, type Asked, type Compared, type Figures } from '~~/core/advice'
+import { counted } from '~~/core/quantity'
 import type { Plan } from '~~/core/plan'
 import type { CompiledSession, Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
@@ -141,8 +142,8 @@ function take({ school }: Compared) {
         </p>
       </div>
       <p class="quiet">
-        Each was planned for four seconds and rehearsed 120 times: with more time each may be
-        better.
+        Beside the plan above each was planned for {{ counted(SECONDS.compare, 'second') }}, and all
+        were rehearsed {{ RUNS }} times: with more time each may be better.
       </p>
     </template>
   </div>

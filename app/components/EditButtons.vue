@@ -4,12 +4,13 @@ import { onKeyStroke } from '@vueuse/core'
 import { useEdits } from '~/stores/edits'
 
 /** Takes changes of the session back and does them again, also by Ctrl+Z and Ctrl+Shift+Z. */
+const props = defineProps<{ session: string }>()
 const edits = useEdits()
 onKeyStroke(['z', 'Z'], (e) => {
   const typing = (e.target as HTMLElement).closest('input, textarea')
   if (!(e.ctrlKey || e.metaKey) || typing) return
   e.preventDefault()
-  void (e.shiftKey ? edits.redo() : edits.undo())
+  void (e.shiftKey ? edits.redo(props.session) : edits.undo(props.session))
 })
 </script>
 
@@ -18,14 +19,14 @@ onKeyStroke(['z', 'Z'], (e) => {
     <IconButton
       :icon="mdiUndo"
       label="Take the last change back"
-      :disabled="!edits.canUndo"
-      @click="edits.undo()"
+      :disabled="!edits.canUndo(session)"
+      @click="edits.undo(session)"
     />
     <IconButton
       :icon="mdiRedo"
       label="Change it again"
-      :disabled="!edits.canRedo"
-      @click="edits.redo()"
+      :disabled="!edits.canRedo(session)"
+      @click="edits.redo(session)"
     />
   </span>
 </template>

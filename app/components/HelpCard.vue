@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { Asked, Gain } from '~~/core/advice'
+import { SECONDS, type Asked, type Gain } from '~~/core/advice'
+import { counted } from '~~/core/quantity'
 import type { Plan } from '~~/core/plan'
 import { withDish, withoutDish, type Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
@@ -60,7 +61,8 @@ function take({ change: { takes } }: Gain) {
         All {{ found.length }}
       </v-btn>
       <p class="quiet">
-        Each figure is a plan found in two seconds: with more time there may be more to gain.
+        Each figure is a plan found in {{ counted(SECONDS.help, 'second') }}: with more time there
+        may be more to gain.
       </p>
     </template>
   </div>

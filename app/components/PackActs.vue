@@ -139,13 +139,13 @@ const WHY = Object.fromEntries(WHY_THROWN.map((w) => [w, w])) as Record<
   align-items: end;
   margin-top: 8px;
 }
-.portions {
+.keys :deep(.portions) {
   width: 5em;
 }
-.why {
+.keys :deep(.why) {
   width: 13em;
 }
-.where {
+.keys :deep(.where) {
   width: 12em;
 }
 </style>

@@ -4,8 +4,9 @@ import { computed } from 'vue'
 import { slackOf, stepWords, type Asked } from '~~/core/advice'
 import { placeWords } from '~~/core/guide'
 import type { Plan } from '~~/core/plan'
-import type { CompiledSession, Session } from '~~/core/session'
+import { sessionOf, type CompiledSession, type Session } from '~~/core/session'
 import { clockTime, spanText } from '~/composables/useClock'
+import { usePlanning } from '~/stores/planning'
 
 /** The plan talked over: one step or the whole of it, what the cook wants otherwise, and what would help. */
 const props = defineProps<{
@@ -17,6 +18,7 @@ const props = defineProps<{
   locked: boolean
 }>()
 const emit = defineEmits<{ change: [edit: (session: Session) => Session]; close: [] }>()
+const planning = usePlanning()
 const clock = (seconds: number) => clockTime(props.asked.session.start, seconds)
 const run = computed(() => props.plan?.activities.find((r) => r.id === props.step))
 const slack = computed(() =>
@@ -48,7 +50,7 @@ const facts = computed(() => {
   <section class="talk no-print" aria-labelledby="talk-title">
     <div class="head">
       <h2 id="talk-title">Talk it over</h2>
-      <EditButtons v-if="!locked" />
+      <EditButtons v-if="!locked" :session="sessionOf(asked.session.id)" />
     </div>
     <v-card v-if="run && facts && plan" class="step" data-test="step-talk">
       <div class="head">
@@ -73,7 +75,7 @@ const facts = computed(() => {
     <WishList
       :asked="asked"
       :compiled="compiled"
-      :stuck="plan === undefined"
+      :stuck="plan === undefined && !planning.running"
       @change="emit('change', $event)"
     />
     <div v-if="plan && !locked" class="two">

@@ -176,6 +176,7 @@ const summary = computed(
           v-for="h in hands"
           :key="h.key"
           :opacity="faded(h) ? 0.14 : 1"
+          @click="h.activity !== undefined && emit('open', h.activity)"
           @mouseenter="dishLooked = h.dish"
           @mouseleave="dishLooked = undefined"
         >

@@ -165,22 +165,24 @@ export function useSession({ ofCooking = false } = {}) {
   async function change(edit: (session: Session) => Session): Promise<void> {
     const id = whole.value?.id
     if (id === undefined) return
-    await saving.write(`"${whole.value!.name}"`, () =>
+    const made = await saving.write(`"${whole.value!.name}"`, () =>
       // Read and write in one transaction: another tab may have changed it since.
       database.transaction(
         'rw',
         [database.sessions, database.kitchens, database.recipes],
         async () => {
           const current = await database.sessions.get(id)
-          if (!current) return
+          if (!current) return undefined
           const next = edit(current)
           const place = next.sittings?.length && (await database.kitchens.get(next.kitchen))
           const after = place ? withParted(next, place, await database.recipes.toArray()) : next
           await database.sessions.put(after)
-          edits.remember({ before: current, after })
+          return { before: current, after }
         },
       ),
     )
+    // Only what is kept can be taken back.
+    if (made) edits.remember(made)
   }
   /** Changes the open sitting alone, as far as it is not the whole. */
   const changeSitting = (edit: (session: Session) => Session) => {

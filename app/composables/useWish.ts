@@ -2,7 +2,7 @@ import { addSeconds, format, parseISO } from 'date-fns'
 import { computed, ref, watch } from 'vue'
 import { stepWords, type Asked } from '~~/core/advice'
 import type { Plan } from '~~/core/plan'
-import { wishSchema, type CompiledSession, type Wish } from '~~/core/session'
+import { isWaiting, wishSchema, type CompiledSession, type Wish } from '~~/core/session'
 import { clockTime } from './useClock'
 import { numberTyped } from './useFields'
 
@@ -14,7 +14,7 @@ const OF_STEP = {
   by: 'is done by',
   way: 'is done this way',
   elsewhere: 'is not done in',
-  takes: 'takes, in minutes',
+  takes: 'takes longer, in minutes',
 }
 const OF_SESSION = {
   free: 'Somebody has time off',
@@ -41,12 +41,18 @@ export function useWish(
   const card = computed(() =>
     props.step === undefined ? undefined : props.compiled.cards[props.step],
   )
+  /** Minutes that it takes as it is planned. */
+  const planned = computed(() =>
+    run.value ? Math.round((run.value.end - run.value.start) / 6) / 10 : 0,
+  )
   const kinds = computed((): { value: Kind; title: string }[] => {
     const of = props.step === undefined ? OF_SESSION : OF_STEP
     const all = Object.entries(of) as [Kind, string][]
     const open = (k: Kind) =>
       (k !== 'way' || Object.keys(card.value?.ways ?? {}).length > 1) &&
-      (k !== 'elsewhere' || run.value?.stations.length)
+      (k !== 'elsewhere' || run.value?.stations.length) &&
+      // How long cooked food stands about is no matter of taste.
+      (k !== 'takes' || !isWaiting(card.value?.work))
     return all.filter(([k]) => open(k)).map(([value, title]) => ({ value, title }))
   })
   const named = (value: string, title: string) => ({ value, title })
@@ -107,7 +113,9 @@ export function useWish(
       case 'elsewhere':
         return { kind: 'elsewhere', step, place: c }
       case 'takes':
-        return { kind: 'takes', step, minutes: numberTyped(minutes.value) }
+        return numberTyped(minutes.value) > planned.value
+          ? { kind: 'takes', step, minutes: numberTyped(minutes.value) }
+          : undefined
       case 'free':
         return span && { kind: 'free', cook: c, ...span }
       case 'closed':
@@ -128,7 +136,7 @@ export function useWish(
   /** What is wrong with what was typed, where something is. */
   const wrong = computed(() => {
     if (kind.value === 'takes' && minutes.value.trim() !== '' && !wish.value)
-      return `"${minutes.value}" is not a time. Allowed: 0.5 to 2880 minutes.`
+      return `"${minutes.value}" cannot be planned. Allowed: more than the ${planned.value} minutes that are planned, up to 2880: what takes less might not be cooked through.`
     if (isSpan.value && from.value && until.value && from.value >= until.value)
       return 'The end comes before the beginning. Allowed: an hour after it.'
     return undefined

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { shallowRef } from 'vue'
 import type { Session } from '~~/core/session'
 import { database } from '~/database/database'
 import { useNotices } from './notices'
@@ -24,7 +24,7 @@ export const useEdits = defineStore('edits', () => {
   function remember(edit: Edit): void {
     if (same(edit.before, edit.after)) return
     done.value = [...done.value, edit].slice(-MOST)
-    undone.value = []
+    undone.value = undone.value.filter((e) => e.before.id !== edit.before.id)
   }
 
   /** Puts one state in the place of another, unless something else has changed the session since. */
@@ -37,29 +37,30 @@ export const useEdits = defineStore('edits', () => {
       }),
     )
     if (replaced) return true
-    done.value = undone.value = []
+    const others = (edits: readonly Edit[]) => edits.filter((e) => e.before.id !== from.id)
+    done.value = others(done.value)
+    undone.value = others(undone.value)
     useNotices().show({
       text: 'The session was changed elsewhere since: there is nothing to go back to.',
     })
     return false
   }
-  async function undo(): Promise<void> {
-    const edit = done.value.at(-1)
+  /** The last change of one session: of another, which nobody looks at, nothing is taken back. */
+  const lastOf = (edits: readonly Edit[], session: string) =>
+    edits.findLast((e) => e.before.id === session)
+  async function undo(session: string): Promise<void> {
+    const edit = lastOf(done.value, session)
     if (!edit || !(await replace(edit.after, edit.before))) return
-    done.value = done.value.slice(0, -1)
+    done.value = done.value.filter((e) => e !== edit)
     undone.value = [...undone.value, edit]
   }
-  async function redo(): Promise<void> {
-    const edit = undone.value.at(-1)
+  async function redo(session: string): Promise<void> {
+    const edit = lastOf(undone.value, session)
     if (!edit || !(await replace(edit.before, edit.after))) return
-    undone.value = undone.value.slice(0, -1)
+    undone.value = undone.value.filter((e) => e !== edit)
     done.value = [...done.value, edit]
   }
-  return {
-    canUndo: computed(() => done.value.length > 0),
-    canRedo: computed(() => undone.value.length > 0),
-    remember,
-    undo,
-    redo,
-  }
+  const canUndo = (session: string) => lastOf(done.value, session) !== undefined
+  const canRedo = (session: string) => lastOf(undone.value, session) !== undefined
+  return { canUndo, canRedo, remember, undo, redo }
 })

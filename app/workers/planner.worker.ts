@@ -8,6 +8,7 @@ import {
   costOf,
   gainsOf,
   roomFor,
+  SECONDS,
   type Asked,
   type Clash,
   type Gain,
@@ -94,12 +95,7 @@ function hurried(problem: Problem): LeastBad | undefined {
   return least && !checkPlan(relaxed(problem, least.broken), least.plan).length ? least : undefined
 }
 
-/** How long what a wish costs is looked for, in seconds: somebody waits for it. */
-const ASKED = { seconds: 0.8, clock: () => performance.now() }
-/** How long each thing that might help is planned, in seconds: what was found so far is shown meanwhile. */
-const HELPED = { ...ASKED, seconds: 2 }
-/** How long each of a few ways is planned that are set side by side. */
-const COMPARED = { ...ASKED, seconds: 4 }
+const effort = (seconds: number) => ({ seconds, clock: () => performance.now() })
 
 const withoutPlan = ({ eighty, otherwise, of }: Steady) => ({ eighty, otherwise, of })
 
@@ -212,12 +208,12 @@ const planner = {
     })
   },
   /** What a wish would cost beside all the others; where it cannot be, which of them makes room. */
-  costOf: (asked: Asked, plan: Plan, wish: Wish) => costOf(asked, plan, wish, ASKED),
+  costOf: (asked: Asked, plan: Plan, wish: Wish) => costOf(asked, plan, wish, effort(SECONDS.cost)),
   /** Which wishes, each taken back by itself, leave something that can be planned. */
   async roomFor(asked: Asked, onTry: (done: number, of: number) => void): Promise<Clash[]> {
     onTry(0, asked.session.wishes?.length ?? 0)
     await breathe()
-    return roomFor(asked, undefined, ASKED)
+    return roomFor(asked, undefined, effort(SECONDS.cost))
   },
   /** What would have everything finished sooner, most first. */
   async help(
@@ -229,7 +225,7 @@ const planner = {
     const compiled = compileSession(asked)
     if (!compiled.ok) return []
     const changes = changesFor(asked, compiled.value, plan)
-    return gainsOf(changes, plan, HELPED, async (done, of, found) => {
+    return gainsOf(changes, plan, effort(SECONDS.help), async (done, of, found) => {
       onTry(done, of, found)
       await breathe()
       return !stopped
@@ -242,7 +238,7 @@ const planner = {
     onTry: (done: number, of: number, found: Compared[]) => void,
   ): Promise<Compared[]> {
     stopped = unwanted = false
-    return compared(schools, plan, COMPARED, async (done, of, found) => {
+    return compared(schools, plan, effort(SECONDS.compare), async (done, of, found) => {
       onTry(done, of, found)
       await breathe()
       return !stopped

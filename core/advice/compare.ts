@@ -1,7 +1,8 @@
 import { handworkOf, waitingTime, type Handwork } from '../board'
 import { objectiveValue, type Plan } from '../plan'
 import { quantile, rehearse } from '../rehearsal'
-import { CALM, rulesOf, type CompiledSession, type Session } from '../session'
+import { CALM, compileSession, rulesOf, type CompiledSession, type Session } from '../session'
+import { moreCooks } from './moreCooks'
 import { tried, type Asked, type Effort } from './trial'
 
 /** A way to go about the same session. */
@@ -52,9 +53,7 @@ export function schoolsFor(asked: Asked): School[] {
           of(`alone ${id}`, `${names.get(id) ?? id} alone`, { cooks: [id] }),
         )
       : []),
-    ...kitchen.people
-      .filter((p) => !session.cooks.includes(p.id))
-      .map((p) => of(`with ${p.id}`, `${p.name} cooks too`, { cooks: [...session.cooks, p.id] })),
+    ...moreCooks(asked).map(({ id, words, cooks }) => of(id, words, { cooks })),
     ...(rules.cutting === 'first'
       ? []
       : [ruled('cut first', 'All cutting first', { cutting: 'first' })]),
@@ -91,8 +90,8 @@ export interface Compared {
   cooks: string[]
 }
 
-/** Runs of a rehearsal: enough for the ninth of ten to settle within a minute or two. */
-const RUNS = 120
+/** Runs of a rehearsal for each of what is compared: so few that nobody waits for them. */
+export const RUNS = 120
 
 /** What a plan comes to; `runs` of a rehearsal for when people would be finished. */
 export function figuresOf(plan: Plan, compiled: CompiledSession, runs = RUNS): Figures {
@@ -111,6 +110,24 @@ export function figuresOf(plan: Plan, compiled: CompiledSession, runs = RUNS): F
   }
 }
 
+/** What a school comes to; of the session as it stands it is the plan that is there. */
+function measured(
+  school: School,
+  now: Plan,
+  effort: Effort,
+): Pick<Compared, 'figures' | 'handwork'> {
+  const of = (plan: Plan, compiled: CompiledSession) => ({
+    figures: figuresOf(plan, compiled),
+    handwork: handworkOf(plan, compiled),
+  })
+  if (school.id === NOW) {
+    const reading = compileSession(school.asked)
+    return reading.ok ? of(now, reading.value) : { handwork: [] }
+  }
+  const trial = tried(school.asked, now, effort)
+  return trial.possible ? of(trial.plan, trial.compiled) : { handwork: [] }
+}
+
 /**
  * Each school planned for the same effort and measured alike; of the session as it stands it is the plan that
  * is there, which the cook has seen.
@@ -124,19 +141,7 @@ export async function compared(
   const out: Compared[] = []
   for (const [i, school] of schools.entries()) {
     if (!(await onTry(i, schools.length, [...out]))) break
-    const trial = tried(school.asked, now, school.id === NOW ? { iterations: 1 } : effort)
-    if (trial.possible && school.id === NOW) trial.plan = now
-    const cooks = school.asked.session.cooks
-    out.push(
-      trial.possible
-        ? {
-            school,
-            figures: figuresOf(trial.plan, trial.compiled),
-            handwork: handworkOf(trial.plan, trial.compiled),
-            cooks,
-          }
-        : { school, handwork: [], cooks },
-    )
+    out.push({ school, cooks: school.asked.session.cooks, ...measured(school, now, effort) })
   }
   return out
 }

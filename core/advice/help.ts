@@ -2,6 +2,7 @@ import { kindWord, type Kitchen, type Person } from '../kitchen'
 import type { Plan } from '../plan'
 import { lowerFirst, type Recipe } from '../recipe'
 import { withoutDish, type CompiledSession } from '../session'
+import { moreCooks } from './moreCooks'
 import { tried, type Asked, type Effort } from './trial'
 
 /** Something that might have everybody finished sooner. */
@@ -64,11 +65,10 @@ function morePlaces(asked: Asked, { problem }: CompiledSession, plan: Plan): Cha
 /** Who is in the kitchen and does not cook; and somebody for an hour who cuts and stirs nothing hot. */
 function moreHands(asked: Asked): Change[] {
   const { session, kitchen } = asked
-  const idle = kitchen.people.filter((p) => !session.cooks.includes(p.id))
-  const others = idle.map((p) => ({
-    id: `cook ${p.id}`,
-    words: `${p.name} cooks too`,
-    asked: { ...asked, session: { ...session, cooks: [...session.cooks, p.id] } },
+  const others = moreCooks(asked).map(({ id, words, cooks }) => ({
+    id,
+    words,
+    asked: { ...asked, session: { ...session, cooks } },
   }))
   const begins = session.start.slice(11)
   const ends = `${String(Math.min(23, Number(begins.slice(0, 2)) + 1)).padStart(2, '0')}${begins.slice(2)}`

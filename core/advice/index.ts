@@ -1,6 +1,7 @@
 export {
   compared,
   figuresOf,
+  RUNS,
   schoolsFor,
   type Compared,
   type Figures,
@@ -10,7 +11,6 @@ export { changesFor, gainsOf, type Change, type Gain } from './help'
 export { slackOf } from './slack'
 export {
   costOf,
-  movedIn,
   roomFor,
   withoutWish,
   withWish,
@@ -18,5 +18,5 @@ export {
   type Cost,
   type Granted,
 } from './steer'
-export { tried, type Asked, type Effort, type Trial } from './trial'
+export { SECONDS, tried, type Asked, type Effort, type Trial } from './trial'
 export { stepWords, wishText, type Speaking } from './words'

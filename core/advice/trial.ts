@@ -18,6 +18,9 @@ export interface Effort {
   clock?: () => number
 }
 
+/** Seconds for which each is planned while somebody waits: what a wish costs, what might help, what is compared. */
+export const SECONDS = { cost: 0.8, help: 2, compare: 4 } as const
+
 /** Decodes where nothing else is said: enough to tell two ways apart, not to polish them. */
 const ITERATIONS = 90
 

@@ -1,5 +1,6 @@
 import { placeWords } from '../guide'
 import type { Kitchen } from '../kitchen'
+import { counted } from '../quantity'
 import { lowerFirst } from '../recipe'
 import type { CompiledSession, Wish } from '../session'
 
@@ -49,7 +50,7 @@ export function wishText(wish: Wish, speaking: Speaking): string {
     case 'elsewhere':
       return `${step(wish.step)} is not done in ${place(wish.place)}`
     case 'takes':
-      return `${step(wish.step)} takes ${wish.minutes} minutes`
+      return `${step(wish.step)} takes ${counted(wish.minutes, 'minute')}`
     case 'free':
       return `${who(wish.cook)} is free from ${hour(wish.from)} to ${hour(wish.until)}`
     case 'closed':

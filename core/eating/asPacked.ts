@@ -4,7 +4,7 @@ import type { Meal } from './schema'
 
 /**
  * The session with each of its dishes on the evenings on which what was packed of it is eaten, for as many as
- * eat then; a dish that is not packed stays where the menu has it.
+ * eat then, or for which it was packed; a dish that is not packed stays where the menu has it.
  */
 export function asPacked(
   session: Session,
@@ -17,11 +17,17 @@ export function asPacked(
   if (!dishOf.size) return session
   const packed = new Set(dishOf.values())
   const days = new Map<string, Set<string>>()
+  const eaten = (dish: string, day: string) =>
+    days.set(dish, (days.get(dish) ?? new Set()).add(day))
   for (const m of meals)
     for (const p of m.plate ?? []) {
       const dish = dishOf.get(p.pack)
-      if (dish !== undefined) days.set(dish, (days.get(dish) ?? new Set()).add(m.id))
+      if (dish !== undefined) eaten(dish, m.id)
     }
+  // Of an evening of which nothing is told it is what was packed for it.
+  const arranged = new Set(meals.flatMap((m) => (m.plate ? [m.id] : [])))
+  for (const p of packs)
+    if (dishOf.has(p.id) && p.on !== undefined && !arranged.has(p.on)) eaten(p.dish, p.on)
   const said = new Map(meals.map((m) => [m.id, m.eaters]))
   return {
     ...session,

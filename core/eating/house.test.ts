@@ -277,6 +277,12 @@ describe('beside what is arranged', () => {
     expect([...on('stew')!, ...on('soup')!].sort()).toEqual([FIRST, '2027-03-21'])
     expect(on('rice')).toEqual(['2027-03-30'])
     expect(asPacked(menu, [], [])).toBe(menu)
+    // Of evenings of which nothing is told it is what was packed for them.
+    const meant = asPacked(menu, house.packs, [])
+    for (const dish of meant.dishes) {
+      const own = house.packs.filter((p) => p.session === menu.id && p.dish === dish.recipe)
+      if (own.length) expect(dish.on).toEqual([...new Set(own.flatMap((p) => p.on ?? []))].sort())
+    }
   })
 })
 

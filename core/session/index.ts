@@ -47,7 +47,7 @@ export { inTurn, menuFrom, menuSchema, withMenu, type Menu } from './earlierMenu
 export { roleIn, type Role } from './role'
 export { percents } from './portions'
 export { dueOf, readToUse, withoutDue, type Due, type ToUse } from './useUp'
-export { sameWish, wishSchema, withWishes, type Wish } from './wishes'
+export { isWaiting, sameWish, wishSchema, type Wish } from './wishes'
 export { withDish, withDishBack, withNewDish, withoutDish } from './edit'
 export {
   cookingsOf,

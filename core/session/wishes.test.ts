@@ -72,6 +72,26 @@ describe('what the cook wants', () => {
       if (r.stations.includes(oven)) expect(r.start).toBeGreaterThanOrEqual(1800)
   })
 
+  it('makes nothing shorter than its recipe says, and lets nothing stand about for longer', () => {
+    for (const a of base.problem.activities) {
+      const work = base.cards[a.id]?.work
+      if (!work) continue
+      const least = (p: typeof base.problem) =>
+        p.activities
+          .find((x) => x.id === a.id)!
+          .modes.map((m) => m.phases.reduce((n, ph) => n + ph.seconds[0], 0))
+      const short = compiledWith([{ kind: 'takes', step: a.id, minutes: 0.5 }])
+      for (const [k, seconds] of least(short.problem).entries())
+        expect(seconds).toBe(least(base.problem)[k])
+      const long = compiledWith([{ kind: 'takes', step: a.id, minutes: 600 }])
+      if (['cool', 'rest', 'chill'].includes(work)) {
+        expect(long.problem).toEqual(base.problem)
+        expect(long.idle).toHaveLength(1)
+      } else if (work === 'bake')
+        expect(Math.min(...least(long.problem))).toBeGreaterThanOrEqual(36_000)
+    }
+  })
+
   it('is kept: this dish before any other, but for those that it is made of', () => {
     const dish = base.dishes.find((d) => d.id === 'fish-pie')!
     const first = planWith({ kind: 'first', dish: dish.id })

@@ -1,6 +1,8 @@
 import { differenceInMinutes, parseISO } from 'date-fns'
 import { z } from 'zod'
 import type { Activity, Pin, Problem } from '../problem'
+import { cooks, lawOf, type WorkKind } from '../recipe'
+import type { Card } from './activities'
 
 const step = z.string().min(1).max(200)
 const place = z.string().min(1).max(200)
@@ -32,7 +34,7 @@ export const wishSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('way'), step, way: place }),
   /** Is done anywhere but here. */
   z.strictObject({ kind: z.literal('elsewhere'), step, place }),
-  /** Takes so many minutes here and now, whatever its recipe says. */
+  /** Takes so many minutes here and now: longer than its recipe says, never shorter. */
   z.strictObject({ kind: z.literal('takes'), step, minutes: z.number().min(0.5).max(2880) }),
   /** A cook has nothing to do then. */
   z.strictObject({ kind: z.literal('free'), cook: place, from: instant, until: instant }),
@@ -57,12 +59,20 @@ export interface Wished {
  * other are never tied together, and no wish makes anything possible that was not.
  *
  * @param start when the session begins, as it is written there
+ * @param cards what kind of work each step is
  */
-export function withWishes(problem: Problem, wishes: readonly Wish[], start: string): Wished {
+export function withWishes(
+  problem: Problem,
+  wishes: readonly Wish[],
+  start: string,
+  cards: Record<string, Pick<Card, 'work'>>,
+): Wished {
   let now = problem
   const idle: Wish[] = []
   for (const wish of wishes) {
-    const next = granted(now, wish, start)
+    // Cooked food that cools is not left about for longer because somebody says so.
+    const stands = wish.kind === 'takes' && isWaiting(cards[wish.step]?.work)
+    const next = stands ? undefined : granted(now, wish, start)
     if (next) now = next
     else idle.push(wish)
   }
@@ -175,12 +185,20 @@ function elsewhere(problem: Problem, step: string, place: string): Problem | und
   }
 }
 
-/** Each of its ways takes so many seconds at least, its parts in their measure; what may stand may still. */
+/** Whether nothing is done to the food but wait: it cools, rests, soaks or rises. */
+export const isWaiting = (work: WorkKind | undefined): boolean =>
+  work !== undefined && lawOf(work).attend === 'none' && !cooks(work)
+
+/**
+ * Each of its ways takes so many seconds, its parts in their measure; what may stand may still. Nothing is
+ * made shorter: what the recipe says is what cooks it through.
+ */
 function taking(problem: Problem, step: string, seconds: number): Problem {
   const activities = problem.activities.map((a) => {
     if (a.id !== step) return a
     const modes = a.modes.map((m) => {
       const before = m.phases.reduce((n, p) => n + p.seconds[0], 0)
+      if (before >= seconds) return m
       let [was, is] = [0, 0]
       const phases = m.phases.map(({ seconds: [least, most], ...p }) => {
         was += least

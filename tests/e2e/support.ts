@@ -173,7 +173,7 @@ export async function planOf(page: Page, id: string) {
     if (kept?.problem !== fingerprint(problem)) return undefined
     return { problem, plan: kept.plan, cards: compiled.value.cards }
   }
-  await expect.poll(async () => (await look()) !== undefined, { timeout: 60_000 }).toBe(true)
+  await expect.poll(async () => (await look()) !== undefined, { timeout: 120_000 }).toBe(true)
   await expect(page.getByTestId('finished')).toBeVisible({ timeout: 60_000 })
   await stopPlanning(page)
   const found = (await look())!
