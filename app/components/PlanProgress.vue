@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { spanText } from '~/composables/useClock'
-import { usePlanning } from '~/stores/planning'
+import { isAllowed, PLANNING_SECONDS, usePlanning } from '~/stores/planning'
 
 defineProps<{ canPlan: boolean; refusal: string[]; broken: string[] }>()
 const emit = defineEmits<{ plan: [seed: number] }>()
 const planning = usePlanning()
-const LEAST = 1
-const MOST = 120
 /** What stands in the field, sound or not: it is never overwritten while somebody types. */
 const draft = ref(String(planning.seconds))
 const wrong = ref(false)
@@ -16,7 +14,7 @@ const wrong = ref(false)
 function setSeconds(value: string) {
   draft.value = value
   const seconds = Number(value)
-  wrong.value = value.trim() === '' || !(seconds >= LEAST && seconds <= MOST)
+  wrong.value = value.trim() === '' || !isAllowed(seconds)
   if (!wrong.value) planning.seconds = seconds
 }
 
@@ -69,7 +67,8 @@ const words = computed(() => {
         @update:model-value="setSeconds(String($event))"
       />
       <span v-if="wrong" class="wrong" role="alert">
-        Seconds to plan: {{ LEAST }} to {{ MOST }}; until then {{ planning.seconds }} count.
+        Seconds to plan: {{ PLANNING_SECONDS.least }} to {{ PLANNING_SECONDS.most }}; until then
+        {{ planning.seconds }} count.
       </span>
     </div>
     <div v-if="planning.failure" class="bad" role="alert">{{ planning.failure }}</div>

@@ -1,6 +1,6 @@
-import { useThrottleFn } from '@vueuse/core'
+import { useStorage, useThrottleFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { betterPlan, type KeptPlan } from '~~/core/household'
 import { checkPlan, valuesOfPlan, type Plan } from '~~/core/plan'
 import type { Problem } from '~~/core/problem'
@@ -14,8 +14,9 @@ import { planTogether } from '~/workers/planTogether'
 import { plain } from '~/composables/plain'
 import { useSaving } from './saving'
 
-/** How long a plan is worked on by itself, in seconds. */
+/** How long a plan is worked on where nobody has said otherwise, and what can be said, in seconds. */
 const SECONDS = 20
+export const PLANNING_SECONDS = { least: 1, most: 120 }
 
 /** How long planners are warmed up, in seconds. */
 const WARM_UP = 2
@@ -83,12 +84,21 @@ function remember(plan: KeptPlan): void {
   if (earlier.size > EARLIER) earlier.delete(earlier.keys().next().value!)
 }
 
+/** Whether a plan can be worked on for so many seconds. */
+export const isAllowed = (seconds: number): boolean =>
+  seconds >= PLANNING_SECONDS.least && seconds <= PLANNING_SECONDS.most
+
 /** The planning that is under way, if any; its result goes to the database. */
 export const usePlanning = defineStore('planning', () => {
   const running = ref(false)
   const progress = shallowRef<PlanningProgress>()
   const failure = ref<string>()
-  const seconds = ref(SECONDS)
+  const chosen = useStorage('cadrum-planning-seconds', SECONDS)
+  /** How long a plan is worked on, kept in this browser. */
+  const seconds = computed({
+    get: () => (isAllowed(chosen.value) ? chosen.value : SECONDS),
+    set: (now) => (chosen.value = now),
+  })
   /** Which problem the run under way is about. */
   const about = ref<string>()
   /** The best plan of the run under way, to look at meanwhile. */

@@ -168,7 +168,8 @@ class Telling {
     const closing = mode.phases.length - 1
     const takesOff = mode.phases[closing]!.hands && closing > main
     const long = goesOn - run.phases[main]!.from >= WORTH_A_LOOK
-    if (looked && (long || card.atEnd !== undefined))
+    // Nobody looks into a cooker that is under pressure.
+    if (looked && !pressed && (long || card.atEnd !== undefined))
       tell({
         key: `${run.id}#check`,
         at: goesOn,

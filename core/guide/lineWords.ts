@@ -102,6 +102,7 @@ export class LineWords {
     )
     const over =
       pressed && lawOf(card.work).attend === 'watch' ? ENDING.pressure : ENDING[card.work]
+    const soaked = card.work === 'soak' && SOAKED.find(([p]) => p.test(words))?.[1]
     const about = card.about ? `: ${card.about}` : ''
     if (this.staysOn(run.id)) {
       // The burner is kept for it; but nothing is left on the heat with nobody beside it.
@@ -111,7 +112,7 @@ export class LineWords {
     if (card.work === 'slow' && this.comesBack(run.id)) return `It stays on${about}`
     if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
       return `The pressure is down: open it away from your face${then}`
-    return `${over ?? 'Done'}${about}${then}`
+    return `${soaked || (over ?? 'Done')}${about}${then}`
   }
 
   /** Whether a slow cooker goes on with it once something has been stirred in. */
@@ -131,6 +132,12 @@ export class LineWords {
     )
   }
 }
+
+/** What has lain in something, as one says it. */
+const SOAKED: [RegExp, string][] = [
+  [/\bmarinat/i, 'Marinated'],
+  [/\bbrine/i, 'Brined'],
+]
 
 /** How hot the middle has to be by a caution, in degrees Celsius. */
 export function leastInside(caution: string | undefined): number | undefined {

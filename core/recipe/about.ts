@@ -3,7 +3,7 @@ import { comesFrom, foodLinks } from './flow'
 import type { Recipe } from './schema'
 import { isLiquid, isMeat } from './text/foods'
 import { singular } from './text/ingredientLine'
-import { isStaple, PRODUCTS } from './text/references'
+import { isStaple, namesKind, PRODUCTS } from './text/references'
 
 type Ingredient = Recipe['ingredients'][number]
 
@@ -34,8 +34,11 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
   return new Map(
     recipe.steps.flatMap((step) => {
       const inside = insideOf(step.id)
+      const name = nameAt(step.id)
+      // The garlic is no name for the tomatoes that have come to it.
+      const outgrown = name && step.uses.length > 0 && isMinor(name, inside, recipe)
       const about =
-        nameAt(step.id) ??
+        (outgrown ? undefined : name) ??
         (step.work === 'prove' ? 'the dough' : undefined) ??
         inWords(
           new Set(inside.flatMap((s) => s.uses)),
@@ -50,7 +53,8 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
 /** Ends what `the` begins: one word more is of another thing. */
 const ENDS_A_NAME =
   /^(?:and|or|with|in|into|on|onto|over|to|from|of|for|until|through|at|by|under|off|out)$/
-const PLACE = /^(?:fridge|freezer|oven|hob|heat|pan|pot|tray|tin|dish|bowl|board|boil)\b/
+const PLACE =
+  /^(?:(?:slow|pressure|rice) cooker|air fryer|fridge|freezer|oven|hob|heat|pan|pot|tray|tin|dish|bowl|board|boil)\b/
 const ADDED =
   /\b(?:add|with|(?:stir|pour|tip|fold) in|stir through|(?:scatter|sprinkle|spoon|pour|drizzle|brush)(?: over)?) $/
 /** What comes on top at the end: "scatter with the mozzarella and the rest of the parmesan". */
@@ -125,6 +129,11 @@ function inWords(used: ReadonlySet<string>, recipe: Recipe, baked: boolean): str
   const food = foodIn(used, recipe)
   const names = [...new Set(food.map((f) => f.name))]
   if (!names.length) return undefined
+  // Milk and flour with a little nutmeg are no nutmeg.
+  if (food.every((f) => namesKind('the spices', f.item)))
+    return recipe.ingredients.some((i) => used.has(i.id) && /\bflour\b/i.test(i.item))
+      ? 'the sauce'
+      : undefined
   // Bread is not called after its yeast.
   const minor = names.every((n) => RAISING.test(n))
   const dish = names.length > 1 || minor ? dishIn(used, recipe) : undefined
@@ -140,7 +149,9 @@ const RAISING = /\b(?:yeast|baking powder|baking soda|bicarbonate|starter)\b/
 /** `The cake`, where most of what is listed is in it by now and the dish is called so. */
 function dishIn(used: ReadonlySet<string>, { name, ingredients }: Recipe): string | undefined {
   if (used.size * 2 < ingredients.length) return undefined
-  const [words = ''] = name.toLowerCase().split(/ (?:with|for|in|on|from|of|to)\b|[,(]/)
+  const [words = ''] = name
+    .toLowerCase()
+    .split(/ (?:with|for|in|on|from|of|to|the|my|our|your|a)\b|[,(]/)
   // "Spinach and ricotta cannelloni" is called by its end, "macaroni and cheese" by its beginning.
   const [first, second] = words.split(/ and | & /)
   const before = second && second.trim().includes(' ') ? second : first

@@ -40,6 +40,7 @@ export {
   standingBetween,
   staysIn,
   vesselOf,
+  emptiedFirst,
   vesselRuns,
   type FoodLink,
   type Lot,

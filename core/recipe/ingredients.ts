@@ -2,6 +2,7 @@ import { amountText, UNITS, IN_SMALL } from '../quantity'
 import type { Issue, Reading } from '../reading'
 import { idFor } from './naming'
 import type { Recipe } from './schema'
+import { isLiquid } from './text/foods'
 import { namesOf, readIngredientLine, singular, type IngredientRead } from './text/ingredientLine'
 
 type Ingredient = Recipe['ingredients'][number]
@@ -47,11 +48,12 @@ export function packsIn(i: Ingredient): number | undefined {
   return (i.amount * own) / (i.pack.amount * IN_SMALL[i.pack.unit]!)
 }
 
-/** An ingredient as the format has it; what states no amount is a pinch. */
+/** An ingredient as the format has it; what states no amount is a pinch, or a spoonful. */
 export const ingredientOf = (read: Omit<IngredientRead, 'id'>): Omit<Ingredient, 'id'> => ({
   item: read.item.slice(0, 300),
   amount: read.amount > 0 ? read.amount : 1,
-  unit: read.amount > 0 ? read.unit : read.counted ? 'piece' : 'pinch',
+  unit:
+    read.amount > 0 ? read.unit : read.counted ? 'piece' : isLiquid(read.item) ? 'tbsp' : 'pinch',
   ...(read.counted ? { counted: read.counted } : {}),
   ...(read.preparation ? { note: read.preparation.slice(0, 300) } : {}),
   ...(read.pack ? { pack: read.pack } : {}),

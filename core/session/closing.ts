@@ -1,5 +1,5 @@
 import { KINDS } from '../kitchen'
-import { freeId, lotsOf, sharesOf, vesselRuns, type Recipe, type Step } from '../recipe'
+import { freeId, isMeat, lotsOf, sharesOf, vesselRuns, type Recipe, type Step } from '../recipe'
 import { ownStep } from './ownStep'
 import type { SessionDish } from './schema'
 
@@ -10,6 +10,11 @@ const SERVES =
 const DRY =
   /\b(?:bread|loaf|loaves|focaccia|ciabatta|baguettes?|brioche|muffins?|rolls|buns|knots|twists|swirls|biscuits?|cookies?|crackers|scones?|granola|flapjacks?|shortbread|oatcakes|rusks)\b/i
 
+/** Whether there is something of flour or oats in it, and no meat or fish. */
+const isKeptDry = ({ ingredients }: Recipe) =>
+  ingredients.some((i) => OF_GRAIN.test(i.item)) && !ingredients.some((i) => isMeat(i.item))
+const OF_GRAIN = /\b(?:flours?|oats?|oatmeal|rye|wheat|dough|mix|cornmeal|polenta|semolina)\b/i
+
 /** Where a dish goes when it is done, as far as the cook or the recipe says. */
 export function goesTo(
   recipe: Recipe,
@@ -19,9 +24,14 @@ export function goesTo(
   if (recipe.store) return recipe.store.place
   const ends = lastSteps(recipe)
   if (ends.some((s) => /\bfreez/i.test(s.do))) return 'freezer'
-  if (ends.every((s) => DRY.test(`${recipe.name} ${s.do}`))) return 'shelf'
+  const dry = ends.every((s) => DRY.test(`${recipe.name} ${s.do}`))
+  // Rolls of cabbage and meat are none that keep dry.
+  if (dry && isKeptDry(recipe)) return 'shelf'
   return ends.some((s) => SERVES.test(s.do)) ? 'tonight' : 'fridge'
 }
+
+/** It lies in what it is kept in already. */
+const IN_BOXES = /\b(?:in|into|between|among) (?:[a-z0-9]+ ){0,4}(?:boxes|tubs|containers|jars)\b/i
 
 /** Steps that nothing waits for. */
 export function lastSteps(recipe: Pick<Recipe, 'steps'>): Step[] {
@@ -60,7 +70,11 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
     const vessel = runs.find((r) => r.steps.at(-1) === s.id)?.vessel.kind
     let from = s.id
     // What is dry cools where it lies.
-    if (place !== 'shelf' && (vessel === undefined || !KINDS[vessel]?.shallow)) {
+    if (
+      place !== 'shelf' &&
+      !IN_BOXES.test(s.do) &&
+      (vessel === undefined || !KINDS[vessel]?.shallow)
+    ) {
       const box = ownStep(
         fresh('box-up'),
         'Divide it into shallow boxes, lids off',

@@ -1,7 +1,7 @@
 import type { HouseRules, Kitchen, KitchenStation, Person } from '../kitchen'
 import { readProblem, type Problem, type ProblemInput } from '../problem'
 import type { Reading } from '../reading'
-import type { Recipe } from '../recipe'
+import { emptiedFirst, type Recipe } from '../recipe'
 import { activitiesOf, type Card } from './activities'
 import { goesTo } from './closing'
 import { addKeeping, standsOnly } from './coldBase'
@@ -79,7 +79,10 @@ export function compileSession(input: {
   const kitchen = { ...input.kitchen, stations }
   const { recipes: all, shared } = withSharedPrep(session, wanted.recipes, kitchen)
   const recipes = new Map(
-    all.map((r) => [r.id, withHeatChanges(withWaysApart(withStandIns(r, kitchen), kitchen))]),
+    all.map((r) => [
+      r.id,
+      withHeatChanges(withWaysApart(emptiedFirst(withStandIns(r, kitchen)), kitchen)),
+    ]),
   )
   const dishes = sayingWhence(dishesToMake(session, recipes)).map(({ recipe, batches }) => ({
     recipe: withRoomyWays(recipe, batches, kitchen),

@@ -1,4 +1,4 @@
 export { comesFrom, foodLinks, goesInto, type FoodLink } from './links'
 export { inOrder, lotsOf, type Lot } from './lots'
 export { STANDING, standingBetween, type Standing } from './standing'
-export { HOLDS_FOOD, staysIn, vesselOf, vesselRuns, type VesselRun } from './vessels'
+export { emptiedFirst, HOLDS_FOOD, staysIn, vesselOf, vesselRuns, type VesselRun } from './vessels'

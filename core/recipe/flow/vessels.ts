@@ -31,10 +31,12 @@ export interface VesselRun {
   steps: string[]
   /** Steps done elsewhere that take food out of it. */
   takers: string[]
+  /** Steps that begin with it empty, and by which steps it has been emptied by then. */
+  emptied: Map<string, string[]>
 }
 
 const TAKES_OUT =
-  /^(?:lift|transfer|tip|pour|spoon|ladle|spread|divide|turn out|carve|slide|layer|serve|plate|remove|scoop|stack|arrange|drain|strain|turn .* out|take .* (?:out|off)|put .* (?:in|into|on|onto)|check .*, spread|check .*, turn)\b/i
+  /^(?:lift|transfer|(?:tip|pour|spoon|ladle|spread)(?! over\b)|divide|turn out|carve|slide|layer|serve|plate|remove|scoop|stack|arrange|drain|strain|turn .* out|take .* (?:out|off)|put .* (?:in|into|on|onto)|check .*, spread|check .*, turn)\b/i
 const LIFTED =
   /\b(?:lift|take|remove|transfer|scoop|set|tip|turn)\b[^.;]*\b(?:out|aside|onto|on to|to a|into)\b/i
 const SAME =
@@ -89,7 +91,7 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
   const kept = new Map<string, VesselRun>()
   const optionOf = optionsIn(recipe)
   const begin = (vessel: Equipment, id: string, litres?: number): VesselRun => {
-    const run: VesselRun = { id, vessel, steps: [], takers: [] }
+    const run: VesselRun = { id, vessel, steps: [], takers: [], emptied: new Map() }
     if (litres !== undefined) run.litres = litres
     runs.push(run)
     return run
@@ -129,9 +131,11 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
     }
     // A pan of which only the place is taken over was emptied for it: what it held lies on a plate.
     for (const { run, food } of inputs)
-      if (!food && into.includes(run))
+      if (!food && into.includes(run)) {
+        run.emptied.set(step.id, [...run.takers])
         for (const places of lying.values())
           for (const place of places) if (place.run === run) place.inside = false
+      }
     for (const run of into) run.steps.push(step.id)
     for (const { run, food, inside } of inputs)
       if (food && inside && !into.includes(run) && !run.takers.includes(step.id))
@@ -143,6 +147,27 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
     )
   }
   return runs
+}
+
+/**
+ * The recipe with the order that its vessels bring: into a pan of which only the place is taken over nothing
+ * goes before what was in it has been taken out.
+ */
+export function emptiedFirst<R extends Pick<Recipe, 'steps' | 'keeps' | 'routes'>>(recipe: R): R {
+  const runs = vesselRuns(recipe)
+  const missing = (s: Step) =>
+    runs
+      .flatMap((r) => r.emptied.get(s.id) ?? [])
+      .filter((id) => id !== s.id && !s.after.some((a) => a.step === id))
+  if (!recipe.steps.some((s) => missing(s).length)) return recipe
+  return {
+    ...recipe,
+    steps: recipe.steps.map((s) => {
+      // In front: the pan is that of what comes last.
+      const more = [...new Set(missing(s))].map((step) => ({ step, food: false as const }))
+      return more.length ? { ...s, after: [...more, ...s.after] } : s
+    }),
+  }
 }
 
 /** The same vessel, if both ask for it: all tags, the larger size. */

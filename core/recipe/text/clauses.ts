@@ -108,6 +108,10 @@ export function clausesOf(sentence: string, foods: ReadonlySet<string> = NO_FOOD
       /^(?:in|into|over|to|with|through|together)$/.test(then)
     )
       continue
+    // `Then the tomatoes and puree`: two foods.
+    const isFood = (w: Word | undefined) => w !== undefined && foods.has(singular(w.word))
+    if (afterAnd && FOODS.has(found.name) && isFood(words[i]) && isFood(words[i - 2]))
+      if (!then || /[,;.]/.test(lower.slice(words[i]!.end, words[i + 1]!.at))) continue
     if (!opened || PER_BATCH.test(lower.slice(at))) continue
     // `In a large bowl, mix the turkey`: the first command after where it is done.
     const first = !commands.length && WHERE.test(lower) && /,\s*$/.test(gap)
@@ -175,7 +179,7 @@ const NO_FOODS: ReadonlySet<string> = new Set()
 
 /** `Let them sweat for five minutes`: what is let happen is the work. */
 const LETS =
-  /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|blip|putter|tick over|evaporate|simmer|boil|reduce|brown|melt|bake|poach|steam|thicken|stew)\b/
+  /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|blip|putter|tick over|evaporate|simmer|boil|reduce|brown|melt|bake|poach|steam|thicken|stew|sizzle|splutter|crackle|pop)\b/
 
 /** `LOW 10 hrs`: the dial of a slow cooker. */
 const SLOW = /\b(?:low|high)\b(?! heat)[^.;]*\b\d+(?:\s*-\s*\d+)?\s*(?:hours?|hrs?|h)\b/i
@@ -186,7 +190,10 @@ const GOES_IN = /\b(?:go|goes)\b (?:straight )?(?:in|into|on|onto) (?:the|a|an|y
 /** `Oven on at 220C`, `12 minutes in the oven`: figures say what to do. */
 function withoutCommand(sentence: string): Clause[] {
   const oven = /\boven\b/i.test(sentence)
-  const release = /\brelease\b|\boff the heat\b|\brest(?:ing)?\b/i.test(sentence)
+  const release =
+    /\brelease\b|\boff the heat\b|\brest(?:ing)?\b|\bin (?:the|its|their) tins?\b|\bin tin\b|\bon (?:a|the) (?:wire |cooling )?rack\b|\bto cool\b/i.test(
+      sentence,
+    )
   const into = GOES_IN.exec(sentence)
   if (into && !oven) {
     const text = sentence.replace(/[.\s]+$/, '')

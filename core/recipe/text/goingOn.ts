@@ -44,7 +44,7 @@ const inPotOf = ({ lifted, where: { vessel } }: Thread) =>
   (POTS.has(vessel) || vessel === 'frying-pan' || vessel === 'bowl')
 const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
 const COOKS_IN =
-  /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
+  /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]|steam|stew|(?:pressure|slow)[ -]cook) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
 /** Cooks on with something that comes to it, and names nothing before that. */
 const WHILE_ADDING =
   /^(?:fry|cook|roast|bake|grill|boil|simmer|poach|steam)(?: gently| on)? (?:for|until|till|in|over) [^;.]*\b(?:adding|stirring in|tipping in) the\b/
@@ -120,7 +120,7 @@ export function goesOnFrom(
   if ((onlyMedium || alongside) && COOKS_IN.test(lower)) return current
   // `Mix with the flour and the yeast`: what was there is mixed with them.
   if (
-    /^(?:mix|combine|blend|beat|stir|toss|whisk|cover|top up|fill up|finish|dress|season|enrich|loosen|sharpen) (?:it |them |everything )?with\b/.test(
+    /^(?:mix|combine|blend|beat|stir|toss|whisk|cover|top up|fill up|finish|dress|season|enrich|loosen|sharpen) (?:it |them |everything )?(?:in (?:a|the) (?:[a-z]+ )?(?:processor|blender) )?with\b/.test(
       lower,
     )
   )
@@ -218,7 +218,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   if (fresh.length) return false
   if (!mention.goesOn)
     return (
-      IT.test(lower) &&
+      IT.test(lower.replace(/\beach (?=[a-z])(?!with\b|in\b|on\b|over\b)/g, ' ')) &&
       /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay)\b/.test(lower)
     )
   return /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay|sprinkle|scatter|return|layer|arrange|serve)\b/.test(
@@ -226,11 +226,19 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   )
 }
 
+const COMES_TO_IT =
+  /^(?:put|tip|pour|place|stir) [^,.;]*\bback(?:\b(?! (?:to|in|into) )|$)|^(?:add|return) (?![^,.;]*\b(?:to|into|in) (?:the|a|your)\b)/
+
 /** What stays where it is, and the others come to: after `to`, `into` or `over`, else the latest. */
 export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread | undefined {
   const list = [...found]
   if (list.length < 2) return list[0]
   if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)
+  // `Put the mince back`, `add the onions and the noodles`: to what is in the pan, and stays there.
+  const { current } = kept
+  const inHotPan =
+    current && !current.lifted && found.has(current) && ON_HOB.has(current.where.vessel ?? '')
+  if (inHotPan && COMES_TO_IT.test(lower)) return current
   const poured = POURED_OVER.exec(lower)?.[1]
   if (poured !== undefined) {
     const isPoured = (t: Thread) => isCalled(kept, t, poured)

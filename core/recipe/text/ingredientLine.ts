@@ -136,6 +136,16 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   const shown = shownLine(text)
   const doubts: string[] = []
   let line = plain(shown)
+    // `A 2.5 kg piece of brisket`, `plus 150 g berries`.
+    .replace(/^(?:plus|and|also|an?) (?=\d)/, '')
+    .replace(
+      /^(\d+(?:\.\d+)? ?(?:kg|g|lbs?|oz)) (?:piece|slab|chunk|joint|block) (?:of )?(?=[a-z])/,
+      '$1 ',
+    )
+    .replace(
+      /^(\d+ ?(?:ml|g|l)) (?:tins?|cans?|cartons?|jars?|bottles?|packs?|packets?) (?:of )?(?=[a-z])/,
+      '$1 ',
+    )
     .replace(
       /^(?:a|an) (?=(?:good |large |small |big |generous )?(?:handful|bunch|knob|pinch|dash|splash|drizzle|tin|can|jar|sprig|thumb|few|little|bit|whole|tablespoon|teaspoon|cup|pint)\b)/,
       '1 ',
@@ -289,8 +299,21 @@ export function foodWords(text: string): string[] {
   const own = words.filter((w) => w.length > 2 && !ADJECTIVES.has(w)).map(singular)
   // `The crumbs` are the breadcrumbs of the list.
   if (own.includes('breadcrumb')) own.unshift('crumb')
+  // What a list has in full is called short: `the bicarb`.
+  for (const [short, full] of SHORT) {
+    const at = own.indexOf(short)
+    if (at >= 0) own[at] = full
+  }
   return [...new Set(own)]
 }
+
+const SHORT = [
+  ['bicarb', 'bicarbonate'],
+  ['mayo', 'mayonnaise'],
+  ['parm', 'parmesan'],
+  ['evoo', 'oil'],
+  ['spud', 'potato'],
+] as const
 
 export const singular = (word: string) =>
   word.endsWith('ies') && word.length > 4

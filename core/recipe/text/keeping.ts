@@ -31,7 +31,9 @@ export function keepingsIn(text: string): Keeping[] {
     const whole = placeIn(said)
     for (const part of sentence.split(/\bor\b|,/i)) {
       const own = placeIn(plain(part))
-      const place = own ?? (/\bthere\b/i.test(part) ? there : (whole ?? there))
+      // What is eaten within days lies in the fridge, where nothing else is said.
+      const soon = /\b(?:eat|use)(?:n|d)? (?:up )?within\b/i.test(part) ? 'fridge' : undefined
+      const place = own ?? (/\bthere\b/i.test(part) ? there : (whole ?? there ?? soon))
       // `Freeze what you won't eat in two days`: how long the rest lies there, and not this.
       const rest =
         /\b(?:won['’]t|do(?:es)?n['’]t|do not|will not) (?:be )?(?:eat|eaten|use|used|get through)\b/i

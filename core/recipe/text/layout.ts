@@ -1,3 +1,4 @@
+import { amountsFirst } from './amountLast'
 import { durationsIn } from './durations'
 import { isHeading, sentencesOf } from './sentences'
 import { plain } from './plain'
@@ -32,7 +33,7 @@ const METHOD =
 const OTHER =
   /^(?:#+\s*)?(?:\*\*)?(?:notes?|tips?|storage|nutrition|to store)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const SERVES =
-  /\b(?:serves|feeds|servings?|yields?|makes|enough for|for|portions?)\s*:?\s*(?:about |approx\.? |around )?(\d+)(?:\s*(?:-|to)\s*(\d+))?(?:\s*(?:people|servings|portions|persons))?|\b(\d+)(?:\s*(?:-|to)\s*(\d+))?\s*(?:servings|portions|people)\b/i
+  /\b(?:serves|feeds|servings?|yields?|makes|enough for|for|portions?)\s*:?\s*(?:about |approx\.? |around )?(\d+)(?!\d|[.,]\d|\s*(?:k?g|grams?|m?l|litres?|cm|oz|lbs?|pints?|minutes?|mins?|hours?)\b)(?:\s*(?:-|to)\s*(\d+))?(?:\s*(?:people|servings|portions|persons))?|\b(\d+)(?:\s*(?:-|to)\s*(\d+))?\s*(?:servings|portions|people)\b/i
 
 /** How many eat of it, by what a text says anywhere: rather that than how many pieces it makes. */
 function servingsIn(lines: readonly string[]): number | undefined {
@@ -74,6 +75,7 @@ const SERVINGS = [
     String.raw`\b(?:serves|feeds|serving)\s*:?\s*(?:a family of )?${COUNT}(?!\s*(?:g|kg|ml|minutes|hours|min)\b)`,
   ),
   new RegExp(String.raw`\b(?:servings|portions|persons|people|eaters)\s*:\s*${COUNT}`),
+  new RegExp(String.raw`\b(?:makes|gives|is) [^.!?]{0,40}\bfor ${COUNT}[.!]?$`),
   new RegExp(String.raw`\bfor ${COUNT} (?:people|persons|eaters|of us|hungry)\b`),
   new RegExp(String.raw`\b${COUNT} (?:people|persons|eaters)\b`),
   new RegExp(
@@ -97,7 +99,7 @@ export function layoutOf(text: string): Layout {
       const bare = line.replace(/[*_#]/g, '').replace(/^[\s>-]+/, '')
       const m = SERVES.exec(plain(bare))
       const inName =
-        /\((?:makes|serves|feeds)\s[^)]*\)|[-–,]\s*(?:makes|serves|feeds)\s\d+|\bfor \d+$/i.test(
+        /\((?:makes|serves|feeds)\s[^)]*\)|[-–,|]\s*(?:makes|serves|feeds)\s\d+|\bfor \d+$/i.test(
           plain(bare),
         )
       if (
@@ -213,11 +215,13 @@ const GROUP =
 
 /** Lines of a text; headings with something behind them and a name in front of it all on their own. */
 function unfolded(text: string): string[] {
-  const lines = withoutTables(
-    text
-      .replace(/\t/g, ' ')
-      .split(/\r?\n/)
-      .flatMap((l) => piecesOf(l.trim())),
+  const lines = amountsFirst(
+    withoutTables(
+      text
+        .replace(/\t/g, ' ')
+        .split(/\r?\n/)
+        .flatMap((l) => piecesOf(l.trim())),
+    ),
   ).flatMap((l) => {
     const m =
       /^((?:the )?(?:ingredients|you(?:'ll)? need|method|directions|instructions|preparation|steps))\s*:\s*(\S.*)$/i.exec(
@@ -404,9 +408,10 @@ function splitByLook(
         plain(line),
       )
     const numbered = /^(?:step\s*)?\d{1,2}\s*[.):]\s/i.test(line) || isFirst(lines, i)
-    const commands = sentencesOf(line).some(
-      (s) => clausesOf(s).length > 0 && s.split(' ').length > 3,
-    )
+    const told = sentencesOf(line)
+    // `Chop the onions; crush the garlic.`: one short command may be a thing, two are none.
+    const least = told.length > 1 && /\.$/.test(line) ? 3 : 4
+    const commands = told.some((s) => clausesOf(s).length > 0 && s.split(' ').length >= least)
     const isIngredient =
       !inMethod &&
       !numbered &&

@@ -33,7 +33,7 @@ export const VERBS: Verb[] = [
   { words: 'brown sear char colour color', work: 'brown' },
   {
     words:
-      'scramble fry deep-fry stir-fry pan-fry saute sauté toast crisp caramelise caramelize flip-fry',
+      'scramble fry deep-fry stir-fry pan-fry saute sauté toast crisp caramelise caramelize flip-fry sizzle splutter crackle',
     work: 'fry',
   },
   { words: 'soften sweat melt wilt', work: 'soften' },
@@ -186,7 +186,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'pot',
   ],
   [
-    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bthe holes\b|\b(?:the|paper|muffin|cupcake|bun) (?:paper )?cases\b|\b(?:the|into an?|in an?|lined|greased|buttered|prepared|same|your|square|round|deep|cm|inch|another|second) tins?\b(?! of)|\b\d+ ?(?:cm|in|inch|x)[a-z0-9 ]* (?:baking )?tins?\b|\bbaking tins?\b/,
+    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bthe holes\b|\b\d+-hole (?:[a-z]+ )?(?:tins?|pans?|trays?)\b|\bcases\b|\b(?:the|paper|muffin|cupcake|bun) (?:paper )?cases\b|\b(?:the|into an?|in an?|lined|greased|buttered|prepared|same|your|square|round|deep|cm|inch|another|second) tins?\b(?! of)|\b\d+ ?(?:cm|in|inch|x)[a-z0-9 ]* (?:baking )?tins?\b|\bbaking tins?\b/,
     'tin',
   ],
   [

@@ -2,6 +2,7 @@ import { clausesOf } from './clauses'
 import { durationsIn } from './durations'
 import { readIngredientLine } from './ingredientLine'
 import { plain } from './plain'
+import { namesKind } from './references'
 
 /** `One chicken, 2 carrots, 1 onion, bay leaf, salt.`: a list of ingredients in one line, with an amount in front. */
 export function isListLine(line: string): boolean {
@@ -44,8 +45,21 @@ export function piecesOf(line: string): string[] {
 /** Ingredients given in one line with commas or semicolons in between. */
 export const splitLines = (lines: string[]) =>
   lines.length === 1 && itemsIn(lines[0]!).length > 3
-    ? itemsIn(lines[0]!)
-    : lines.flatMap((l) => (isListLine(l) ? itemsIn(l) : severalIn(l)))
+    ? itemsIn(lines[0]!).flatMap(pairOf)
+    : lines.flatMap((l) => (isListLine(l) ? itemsIn(l) : severalIn(l))).flatMap(pairOf)
+
+/** `1 tablespoon each of paprika, salt and mustard`, `3 garlic cloves & a thumb of ginger, grated`: each by itself. */
+function pairOf(line: string): string[] {
+  const each = /^((?:\d[\d./ ]*|an?|half an?) ?[a-z]+) each(?: of)?:? ([a-z].*)$/i.exec(line.trim())
+  const names = each?.[2]!.split(/,\s*|\s+(?:and|&)\s+/).filter(Boolean) ?? []
+  if (each && names.length > 1 && names.every((n) => n.split(' ').length < 5))
+    return names.map((n) => `${each[1]!} ${n}`)
+  const pair =
+    /^(\d[^,&]*?) (?:&|and|\+) ((?:an?|\d+(?:[.,]\d+)?) ?(?:small |large |good )?(?:g |cm |inch )?(?:thumb|knob|piece|handful|pinch|bunch|sprig|stick|clove)s?\b[^,&]*)(,.*)?$/i.exec(
+      line.trim(),
+    )
+  return pair ? [`${pair[1]!}${pair[3] ?? ''}`, `${pair[2]!}${pair[3] ?? ''}`] : [line]
+}
 
 /** Stands where the things under a heading of one line end. */
 export const END = ':'
@@ -55,9 +69,22 @@ export function severalIn(whole: string): string[] {
   // `Curry paste - 4 chillies, 3 shallots, 1 tsp cumin`.
   const line = whole.replace(/^([A-Z][a-z]+(?: [a-z]+){0,3}) [-–—] (?=\d[^,]*,\s*\d)/, '$1: ')
   const label = /^((?:for )?(?:the )?[a-z][a-z ]{1,39}):\s*(?=\d|half\b|an? )/i.exec(line)?.[1]
-  const several = itemsOf(line)
+  const several = eachPrepared(itemsOf(line))
   return label && several.length > 1 ? [`${label}:`, ...several, END] : several
 }
+
+/** `1 onion, 1 carrot, 1 stick of celery (all finely diced)`: each of the vegetables in front. */
+function eachPrepared(items: readonly string[]): string[] {
+  return items.map((item, k) => {
+    const later = items.slice(k).findIndex((i) => ALL_PREPARED.test(i))
+    if (later < 0) return item
+    const how = ALL_PREPARED.exec(items[k + later]!)![1]!
+    const bare = item.replace(ALL_PREPARED, '')
+    const own = later === 0 || (namesKind('the vegetables and herbs', bare) && !/[,(]/.test(bare))
+    return own ? `${bare}, ${how}` : item
+  })
+}
+const ALL_PREPARED = /\s*[,(]\s*(?:all|both) ((?:[a-z]+ )?(?:[a-z]+ed|ground|torn|cut[a-z ]*))\)?$/i
 
 function itemsOf(line: string): string[] {
   if (

@@ -31,6 +31,8 @@ function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
     const unpressed = lower.replace(PRESSED, ' ')
     if (head === 'juice' && unpressed !== lower && !/juice/.test(unpressed))
       return item(id).search(PRESSED) >= 0
+    // Ice water is no other water.
+    if (head === 'water' && /^iced?\b/i.test(item(id)) && !/\bice/.test(lower)) return false
     // The water of a pan or of the tap is none of the list's.
     if (head === 'water' && TAP.test(lower) && threads.ingredients.find((i) => i.id === id)?.group)
       return false

@@ -94,6 +94,14 @@ const MOST_UNUSED = 50
 
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 
+/** `Stir into the oats, seeds and salt`: the first that it names. */
+const INTO_NEW =
+  /^(?:stir|pour|mix|tip|fold|beat|whisk) (?:it |this |them |everything )?into the ([a-z]+(?: [a-z]+)?)/
+
+/** Where something is put once it has been cooked. */
+const ASIDE =
+  /,? (?:and |then )*(?:set|put|tip|lift|scoop|transfer|remove|take|turn)\b[^.;,]*\b(?:in|into|on|onto|to) (?:a|an|another|the) (?:[a-z]+ )?(?:bowl|plate|board|dish)\b/gi
+
 /** Goes through a method and keeps in mind where each food is by now. */
 class Reader {
   private readonly drafts: Draft[] = []
@@ -145,6 +153,16 @@ class Reader {
       (isHotFat(group) && !durationsIn(text).some((d) => d.kind === 'span'))
     ) {
       this.prelude = { text, place: prelude?.place ?? place }
+      return
+    }
+    // `Heat the oil; add the cumin seeds and let them sizzle`: what is fried in it first.
+    if (
+      prelude &&
+      group.work === 'assemble' &&
+      /^add\b/i.test(group.text) &&
+      !durationsIn(text).length
+    ) {
+      this.prelude = { text, place: prelude.place }
       return
     }
     this.prelude = undefined
@@ -247,6 +265,20 @@ class Reader {
       )
       this.draft(mention, this.sourcing.of(mention))
     }
+    // `Refrigerate` as the last word, of what is in its boxes: it stays there.
+    const last = this.drafts.at(-1)
+    if (
+      last?.work === 'chill' &&
+      !last.stated &&
+      ['cool', 'rest'].includes(this.drafts.at(-2)?.work ?? '')
+    )
+      Object.assign(last, {
+        work: 'pack',
+        minutes: [1, 2],
+        equipment: [],
+        hygiene: 'ready',
+        doubts: last.doubts.filter((d) => d !== GUESSED),
+      } satisfies Partial<Draft>)
     return stepsFrom(this.drafts, this.real)
   }
 
@@ -292,7 +324,9 @@ class Reader {
       roasting || FAT_LEFT.test(text) || where.vessel === 'tray'
         ? text.replace(/\b(the|same|both) tin(s?)\b/gi, '$1 roasting tin$2')
         : text.replace(AS_WEIGHT, '')
-    const named = equipmentIn(said)
+    // `Brown the mince in a pan, and set aside in a bowl`: it is browned in the pan.
+    const spoken = cooks(mention.work) ? said.replace(ASIDE, ' ') : said
+    const named = equipmentIn(spoken)
     const vessel = named.find((k) => VESSELS.has(k))
     const doubts: string[] = []
     const wet = isLiquid(text) || items.some(isLiquid)
@@ -303,10 +337,23 @@ class Reader {
     if (HOT_FAT.test(text)) where.heated ??= 'fry'
     if (vessel && vessel !== where.vessel && vessel !== 'bowl') where.wet = false
     if (wet) where.wet = true
+    // `Warm the syrup, stir into the oats`: they lie in a bowl, and not in its pan.
+    const into = INTO_NEW.exec(text.toLowerCase())?.[1]
+    const intoNew =
+      into !== undefined &&
+      !vessel &&
+      sources.fresh.some(
+        (id) =>
+          usedIn(
+            into,
+            ingredients.filter((i) => i.id === id),
+          ).length > 0,
+      )
+    if (intoNew) where.vessel = 'bowl'
     const cut = workOf({ ...mention }, where, named, items)
     // `Zest the lemons into a bowl with the sugar and eggs`: mixed, with a little cutting in it.
     const work = cut === 'cut' && MIXED_IN.test(text) && items.length > 2 ? 'mix' : cut
-    const equipment = equipmentOf(said, work, where)
+    const equipment = equipmentOf(spoken, work, where)
     const heat = this.heatOf(text, work, equipment, doubts)
     const main = equipment.find((k) => VESSELS.has(k))
     // A bowl that nobody spoke of is no place where the dish is from now on.

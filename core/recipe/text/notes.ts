@@ -4,7 +4,7 @@ import { keepingsIn } from './keeping'
 
 /** `Keeps three days in the fridge`: says nothing to do. */
 export const isStorageNote = (text: string) =>
-  (/^(?:(?:it |they |this )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
+  (/^(?:(?:it |they |this |any left-?overs? |left-?overs? |the rest |the dish |what is left )?(?:will )?(?:keeps?|store|stores|freezes|can be (?:frozen|stored|kept|chilled)))\b/i.test(
     text,
   ) &&
     durationsIn(text).some((d) => d.kind === 'keeps')) ||

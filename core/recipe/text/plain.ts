@@ -79,6 +79,7 @@ const SPOKEN: [RegExp, string][] = [
   [/\b(?:a )?quarter of an hour\b/g, '15 minutes'],
   [/\bhalf a minute\b/g, '30 seconds'],
   [/\b(?:an|another) hour\b/g, '1 hour'],
+  [/\b(?:a|another) (week|month)\b/g, '1 $1'],
   [/\b(?:a|another) (?:further )?minute\b/g, '1 minute'],
   [/\ba minute or 2\b|\b1 minute or 2\b/g, '1-2 minutes'],
   [/\b(?:an|1) hour or 2\b/g, '1-2 hours'],

@@ -16,9 +16,10 @@ export const PRODUCTS = new Set(
 )
 
 /** What a cook calls several things at once. */
+const VEGETABLES = /\b(?:vegetables?|veg|veggies|aromatics)\b/
 const CATEGORIES: [RegExp, RegExp][] = [
   [
-    /\b(?:vegetables?|veg|veggies|aromatics)\b/,
+    VEGETABLES,
     /\b(?:onions?|shallots?|carrots?|celery|peppers?|leeks?|fennel|courgettes?|zucchini|aubergines?|eggplants?|squash|pumpkin|potato(?:es)?|swedes?|parsnips?|turnips?|beans|peas|broccoli|cauliflower|cabbage|kale|spinach|mushrooms?|tomato(?:es)?|beetroots?|garlic|roots?)\b/,
   ],
   [
@@ -40,6 +41,7 @@ const CATEGORIES: [RegExp, RegExp][] = [
   [/\bpasta\b/, /\b(?:spaghetti|penne|macaroni|fusilli|rigatoni|linguine|tagliatelle|farfalle)\b/],
   [/\brice\b(?! (?:cooker|vinegar|noodles|flour))/, /\b(?:basmati|arborio|jasmine|carnaroli)\b/],
   [/\bflorets?\b/, /\b(?:broccoli|cauliflower|romanesco)\b/],
+  [/\bberries\b/, /\b[a-z]*berr(?:y|ies)\b/],
   [/\bnuts\b/, /\b(?:almonds|walnuts|hazelnuts|pecans|cashews|pistachios)\b/],
 ]
 const MEATS = /\b(?:meat|birds?|joints?|the roast)\b/
@@ -126,8 +128,15 @@ export function namesKind(text: string, item: string): boolean {
   if (MEATS.test(lower) && isMeat(item) && !isFish(item)) return true
   if (FISHES.test(lower) && isFish(item)) return true
   if (/\bmince\b/.test(lower) && /\b(?:minced?|ground)\b/.test(item) && isMeat(item)) return true
-  return CATEGORIES.some(([kind, members]) => kind.test(lower) && members.test(item.toLowerCase()))
+  const listed = item.toLowerCase()
+  return CATEGORIES.some(
+    ([kind, members]) =>
+      kind.test(lower) && members.test(listed) && !(kind === VEGETABLES && PRESERVED.test(listed)),
+  )
 }
+/** Out of a tin, a tube or a jar: no vegetable that is cut or fried. */
+const PRESERVED =
+  /\b(?:tins?|tinned|cans?|canned|jars?|pur[eé]e|paste|passata|ketchup|sauce|stock|juice|powder|dried|sun-dried|frozen)\b/
 
 /** Words for kinds of food, as a method may call what the list has by its name. */
 export const KIND_WORDS = ['cheese', 'pasta', 'rice', 'fish', 'meat', 'vegetables', 'herbs', 'nuts']

@@ -18,6 +18,9 @@ const DAY_FIRST =
 /** `For the sauce: melt the butter`, `The night before: whisk`, `White sauce: melt`. */
 const LABEL = /^((?:for the |to make the |the )?[A-Za-z][A-Za-z' -]{2,38}):\s+(?=[a-zA-Z0-9])/i
 
+/** `Off the heat: the chocolate, the lime`: where it stands, and no part of the method. */
+const OFF_HEAT = /^off the heat\s*:/i
+
 /** `One: bake. Other: cool, cover and freeze`: a label in the middle of a line. */
 function labelOf(text: string, line: string): string | undefined {
   const at = line.indexOf(text.slice(0, 12))
@@ -34,7 +37,9 @@ export function sectionsOf(method: string): Section[] {
       sections.push({ heading: bare.replace(/:$/, ''), sentences: [] })
       continue
     }
-    const label = LABEL.exec(bare.replace(/^\(?\d{1,2}\s*[.):]\s*/, ''))?.[1]
+    const label = OFF_HEAT.test(bare)
+      ? undefined
+      : LABEL.exec(bare.replace(/^\(?\d{1,2}\s*[.):]\s*/, ''))?.[1]
     // A day stands for all that is said behind it.
     let day: string | undefined
     sentencesOf(line).forEach((text, i) => {

@@ -1,5 +1,6 @@
-import { lowerFirst } from '../casing'
+import { lowerFirst, upperFirst } from '../casing'
 import { singular } from './ingredientLine'
+import { VERB_OF } from './lexicon'
 
 /** Stands for a full stop that ends no sentence. */
 const GUARD = '\ue000'
@@ -20,8 +21,14 @@ export function sentencesOf(method: string): string[] {
       .replace(/^\*\*(.+?)\*\*:?\s*/, '$1 ')
       .trim()
     if (!line || isHeading(line)) continue
+    // `Whisk the dry stuff in one bowl and the wet in another`: two things to do.
+    const twoBowls = line.replace(
+      /\b(\w+) (?:all )?the (dry|wet)(?: (?:stuff|things|bits|ingredients|mix))?( in (?:one|a) (?:[a-z]+ )?bowl),? (?:and )?the (dry|wet)(?: [a-z]+)? in (?:another|a second)(?: (?:bowl|jug))?/gi,
+      (_, verb: string, one: string, where: string, other: string) =>
+        `${verb} the ${one} ingredients${where}. ${upperFirst(verb)} the ${other} ingredients in another bowl`,
+    )
     // A stop ends a sentence where a capital follows; abbreviations do not.
-    const guarded = line.replace(
+    const guarded = twoBowls.replace(
       /\b([Aa]pprox|[Mm]ins?|[Hh]rs?|[Ss]ecs?|tsps?|[Tt]bsps?|oz|lb|deg|e\.g|i\.e|no)\.(?=\s+[a-z0-9(])/g,
       `$1${GUARD}`,
     )
@@ -39,7 +46,8 @@ export function sentencesOf(method: string): string[] {
 }
 
 /** `White sauce: melt the butter` without what stands before the colon. */
-const unlabelled = (part: string) => part.replace(/^[A-Z][A-Za-z' -]{2,32}:\s+(?=[a-zA-Z]{3})/, '')
+const unlabelled = (part: string) =>
+  part.replace(/^(?!Off the heat)[A-Z][A-Za-z' -]{2,32}:\s+(?=[a-zA-Z]{3})/, '')
 
 /** `For the sauce:` and the like: names a part and says nothing to do. */
 export const isHeading = (line: string) =>
@@ -71,6 +79,11 @@ export function inTurns(text: string, foods: ReadonlySet<string>): string {
 const PLACE_FIRST =
   /^(in (?:the same|that|a|an|another|the) (?:[a-z-]+ ){0,3}?(?:pan|pot|saucepan|skillet|bowl|wok|casserole|jug)) ((?!with\b|and\b|of\b|over\b|on\b|until\b|for\b)[a-z]+) ((?:the|a|an|your|some|\d+) [^,.;]*?)(?= for \d|,|;|\.| and |$)/i
 
+/** `Onions and peppers in, 10 min`: things, and for how long. */
+const THINGS_IN =
+  /^([a-z]+(?:(?:,| &| \+)? (?!in\b)[a-z]+){0,12}) in(?:[,:]? (?:for )?(?=(\d[\d-]{0,6} ?(?:minutes?|mins?|hours?|hrs?|h|m)\b))\2|(?=[.;,]|$))/i
+const NO_THING = /^(?:it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
+
 /** `The meat goes in boxes in the fridge` as a command. */
 export const asCommand = (text: string) =>
   text
@@ -94,6 +107,29 @@ export const asCommand = (text: string) =>
       ', then leave $1 for ',
     )
     .replace(/,? (?:and )?then (on|onto) (a (?:wire |cooling )?rack)\b/i, ', then move $1 $2')
+    // `25 minutes at high pressure, natural release 15 minutes`.
+    .replace(
+      /,? (?:and |then |with )*(?:a )?natural(?:ly)?(?: pressure)? release(?: for| of)? (?=(?:about |another )?\d+ ?m)/i,
+      ', then let the pressure fall for ',
+    )
+    // `Beans, tomatoes, chipotle in.`, `Garlic and spices in, 1 min`.
+    .replace(THINGS_IN, (whole, what: string, time: string | undefined) => {
+      const [first = ''] = what.toLowerCase().split(/[ ,]/)
+      if (VERB_OF.has(first) || NO_THING.test(what)) return whole
+      return `Add ${lowerFirst(what)}${time === undefined ? '' : `, cook ${time}`}`
+    })
+    // `Off the heat: chocolate, chopped coriander.`
+    .replace(/^(off the heat)\s*[:,-]\s*(?=([a-z]+))/i, (whole, off: string, first: string) =>
+      VERB_OF.has(first.toLowerCase()) ? whole : `${off}, add `,
+    )
+    .replace(/(?<=[a-z]) \+ (?=[a-z])/gi, ' and ')
+    // `Wet into dry`.
+    .replace(
+      /^(?:the )?(wet|dry) into (?:the )?(wet|dry)\b/i,
+      (_, what: string, into: string) =>
+        `Stir the ${what.toLowerCase()} into the ${into.toLowerCase()}`,
+    )
+    .replace(/\bthe (dry|wet) (?:stuff|things|bits)\b/gi, 'the $1 ingredients')
     // `Then straight into iced water`.
     .replace(
       /,? (?:and )?then (?:straight )?(?=into (?:a bowl of )?(?:iced?|ice-cold|cold) water)/i,

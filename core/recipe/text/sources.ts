@@ -48,7 +48,7 @@ const inputOf = (lower: string, work: WorkKind) =>
 
 /** One of two or more of a kind, and what is left then. */
 const ONE_OF =
-  /\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b/
+  /\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b|^(?:bake|roast|cook|eat|serve|freeze|wrap|keep|chill) one\b(?! (?:side|at a time|by|after|minute|hour|layer|more))/
 const OTHER_ONE =
   /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:one|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|at|for|on|until|with)\b|$)/
 const ONE_LABEL = /^(?:one|for (?:now|tonight)|to eat now|the first(?: one)?)$/i
@@ -60,6 +60,10 @@ const SQUEEZED = /^(?:finely )?(?:grate|zest|squeeze|juice|halve|pare)\b/
 const LAYERS = /^(?:layer|build|assemble)\b[^.;]*\bsauce\b/
 const THE_LIQUOR =
   /\b(?:the|this|its|all the) (?:hot |warm |cooking |poaching |strained |remaining )*(stock|broth|liquor|liquid)\b/
+
+/** What is wrapped in, and what has such leaves. */
+const LEAVES = /\b(?:each|every|a|the) (?:cabbage )?lea(?:f|ves)\b/
+const LEAFY = /\b(?:cabbage|lettuce|chard|vine leaves|greens)\b/i
 
 const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your )?${name}\\b`)
 
@@ -95,8 +99,8 @@ const isMixed = ({ cooked, items, where: { vessel } }: Thread) =>
   !cooked && (vessel === 'bowl' || (vessel === undefined && items.size > 1))
 
 /** A handful of coriander is an herb, a teaspoon of it a spice. */
-const listedAs = ({ counted = '', item, preparation = '' }: IngredientRead) =>
-  `${counted} ${item} ${preparation}`.trim()
+const listedAs = ({ counted = '', item, preparation = '', text }: IngredientRead) =>
+  `${counted} ${/\b(?:tins?|cans?|jars?)\b/i.exec(text)?.[0] ?? ''} ${item} ${preparation}`.trim()
 
 /** A step while it is looked for what it takes up. */
 interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
@@ -239,9 +243,12 @@ export class Sourcing {
   }
 
   /** What `it` means, and things made before that are spoken of by name: `the sauce`, `each jar`. */
-  private takeProducts({ mention, lower, found }: Taking): void {
+  private takeProducts(taking: Taking): void {
+    const { mention, lower, found } = taking
     const { kept } = this
-    if (this.speaksOfIt(lower, mention) && kept.current) found.add(kept.current)
+    // `Skim the juices, boil them down`: the juices.
+    if (!JUICES.test(lower) && this.speaksOfIt(lower, mention) && kept.current)
+      found.add(kept.current)
     const made = new Set(madeIn(mention.text))
     // Of several sauces the one that is named in full.
     const full = fullProductsIn(lower).flatMap(
@@ -260,21 +267,41 @@ export class Sourcing {
     if (OF_CITRUS.test(lower) && !SQUEEZED.test(lower))
       for (const t of kept.open) if (kept.isCitrus(t)) found.add(t)
     // `Pour the wet ingredients into the dry`: what was mixed so far.
-    if (WET_AND_DRY.test(lower)) for (const t of kept.open) if (isMixed(t)) found.add(t)
+    if (WET_AND_DRY.test(lower) && !taking.anew)
+      for (const t of kept.open) if (isMixed(t)) found.add(t)
     // `Tip into the dal`: by the heading of its ingredients.
     for (const t of kept.open)
       if (!found.has(t) && kept.headingOf(t).some((n) => into(n).test(lower))) found.add(t)
+    // `A spoonful on each leaf`: of the cabbage that was cooked whole.
+    if (LEAVES.test(lower)) {
+      const leafy = kept.latest((t) => [...t.items].some((id) => LEAFY.test(kept.item(id))))
+      if (leafy) found.add(leafy)
+    }
     const box = SPOKEN_OF.exec(lower)?.[1]
     const boxed = box === undefined ? undefined : kept.latest((t) => t.names.has(box))
     if (boxed) found.add(boxed)
   }
 
   /** Boiling water and ice water that stand ready. */
-  private takeWater({ lower, found, fresh }: Taking): void {
+  private takeWater({ mention, lower, found, fresh }: Taking): void {
     const { kept } = this
     const iced = ICED.test(lower) ? kept.latest((t) => t.names.has('ice bath')) : undefined
     if (iced) found.add(iced)
-    if (!COOKED_IN_WATER.test(lower) || !fresh.length || OTHER_PAN.test(lower)) return
+    if (!COOKED_IN_WATER.test(lower) || OTHER_PAN.test(lower)) return
+    // `Core the cabbage and cook it whole`: what was just cut, and lies in nothing.
+    const cutNow =
+      mention.goesOn && kept.current && found.has(kept.current) ? kept.current : undefined
+    if (!fresh.length && !(cutNow && !cutNow.cooked && cutNow.where.vessel === undefined)) return
+    // `Fry the garlic, add the tomatoes`: to what is in the pan.
+    const { current } = kept
+    if (
+      /^add\b/.test(lower) &&
+      current &&
+      current.cooked &&
+      !current.names.has('boiling water') &&
+      HOB_VESSELS.has(current.where.vessel ?? '')
+    )
+      return
     // Meat that was lifted out of its water is no water.
     const water = kept.open.findLast((t) => t.names.has('boiling water') && !kept.hasMeat(t))
     if (water) found.add(water)

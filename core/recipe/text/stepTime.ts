@@ -53,6 +53,12 @@ const GUESS: Record<WorkKind, [number, number]> = {
 const ONLY_HEATS =
   /\b(?:bring|return|come)(?: (?:it|them|everything|back|up|just|slowly|gently))* to (?:a|the) (?:[a-z]+ )?(?:simmer|boil)\.?$/
 const HEATED: [number, number] = [5, 8]
+/** `Let it bubble away`: until the alcohol is off. */
+const BUBBLES = /\bbubbl(?:e|ing)\b/
+const BUBBLED: [number, number] = [2, 4]
+/** `Warm the syrup and oil`: until it runs, and no longer. */
+const WARMS = /^(?:gently |just )?(?:warm|melt)\b/
+const WARMED: [number, number] = [3, 5]
 
 /** Least and most minutes of a step: as stated, by weight, or a guess; doubts are added to the list. */
 export function timeOf(
@@ -92,7 +98,15 @@ export function timeOf(
   // `Steam the beans over them for the last 5 minutes`: as long as they take.
   if (ahead && COOKS_ALONG.test(plain(text)))
     return { minutes: [ahead.least, ahead.most], stated: true }
-  const [least, most] = ONLY_HEATS.test(plain(text)) ? HEATED : GUESS[work]
+  const bubbles = work === 'simmer' && BUBBLES.test(plain(text))
+  const warms = work === 'simmer' && WARMS.test(plain(text))
+  const [least, most] = ONLY_HEATS.test(plain(text))
+    ? HEATED
+    : bubbles
+      ? BUBBLED
+      : warms
+        ? WARMED
+        : GUESS[work]
   const things = Math.max(1, uses.length)
   const factor = work === 'cut' ? Math.min(3, 0.5 + 0.5 * things) : 1
   if (!HAS_A_USUAL_TIME.has(work)) doubts.push(GUESSED)

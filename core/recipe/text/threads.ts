@@ -103,6 +103,8 @@ export class Threads {
   /** The step that left bones, and those that left juices in a tin. */
   boned: number | undefined
   roasted: number[] = []
+  /** Steps that have lifted a roast out: its juices and its tin are free from then on. */
+  private readonly freed = new Set<number>()
   liquid: number | undefined
   /** Which ingredients were taken in part so far. */
   readonly parted = new Set<string>()
@@ -230,9 +232,12 @@ export class Threads {
     if (
       main &&
       this.roasted.includes(lastOf) &&
+      !this.freed.has(lastOf) &&
       !['bake', 'slow', 'heat', 'grill'].includes(mention.work)
-    )
+    ) {
       this.roasted = this.roasted.map((k) => (k === lastOf ? step : k))
+      this.freed.add(step)
+    }
     if (['bake', 'slow'].includes(mention.work) && this.hasMeat(thread))
       this.roasted = [...this.roasted.filter((k) => k !== step), step]
     this.current = thread

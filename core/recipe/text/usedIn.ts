@@ -15,6 +15,13 @@ export const apart = (listed: readonly IngredientRead[], method: string): Ingred
 const MADE_FROM =
   /^(?:stock|broth|sauce|gravy|bouillon|powder|paste|purée|puree|passata|ketchup|oil|juice|vinegar|seasoning|cube)s?$/
 
+/** What nobody buys but as a paste, a sauce or a stock. */
+const ONLY_BOUGHT_SO = new Set(
+  'mustard chipotle harissa miso tamarind gochujang sambal hoisin sriracha worcestershire soy teriyaki tahini korma tikka massaman'.split(
+    ' ',
+  ),
+)
+
 /** Ids of the ingredients of which all words stand together somewhere in a method. */
 export function calledInFull(method: string, ingredients: readonly IngredientRead[]): Set<string> {
   const said = ` ${(method.toLowerCase().match(/[a-zà-ÿ]+/g) ?? []).map(singular).join(' ')} `
@@ -43,7 +50,9 @@ export function usedIn(
   for (const i of ingredients)
     for (const n of names.get(i.id)!) sharing.set(n, [...(sharing.get(n) ?? []), i])
   const hits = (i: IngredientRead) => names.get(i.id)!.filter((n) => words.has(n))
-  const isMadeFrom = (i: IngredientRead) => MADE_FROM.test(names.get(i.id)!.at(-1) ?? '')
+  // `The chipotle` is the chipotle paste; `the chicken` is no chicken stock.
+  const isMadeFrom = (i: IngredientRead) =>
+    MADE_FROM.test(names.get(i.id)!.at(-1) ?? '') && !hits(i).some((n) => ONLY_BOUGHT_SO.has(n))
   return ingredients
     .filter((i) => {
       if (/:(?:yolk|white)$/.test(i.id)) {

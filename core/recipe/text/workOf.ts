@@ -99,7 +99,7 @@ export function workOf(
     case 'crumble':
     case 'tear':
     case 'shave':
-      return /\bover\b/.test(text) ? 'assemble' : work
+      return /\bover\b|\bon top\b/.test(text) ? 'assemble' : work
     case 'allow':
       return durationsIn(text).some((d) => d.kind === 'perWeight') ? 'bake' : work
     case 'glaze':

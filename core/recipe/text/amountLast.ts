@@ -1,0 +1,36 @@
+const UNIT =
+  'g|kg|ml|l|litres?|oz|lbs?|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|tins?|cans?|jars?|packs?|packets?|cloves?|sticks?|stalks?|heads?|bunch(?:es)?|handfuls?|pinch(?:es)?|sprigs?|slices?|pieces?'
+/** `Black beans 3 tins (400 g), drained`, `onion 2`: the name, how much of it, and how it is prepared. */
+const LAST = new RegExp(
+  String.raw`^[-*•]?\s*([a-z][a-z' -]{1,38}[a-z]),?\s+(\d+(?:[.,/]\d+)?(?:\s*[-–]\s*\d+)?\s?(?:(?:small|large|big) )?(?:${UNIT})?(?:\s*\([^)]*\))?)\s*(,.*)?$`,
+  'i',
+)
+/** `Coriander, small bunch`. */
+const IN_WORDS =
+  /^[-*•]?\s*([a-z][a-z' -]{1,38}[a-z]),\s+((?:an? )?(?:small |large |big )?(?:bunch|handful|pinch|sprig|knob|splash|squeeze))\s*$/i
+/** What a text says of itself with a number behind it. */
+const ABOUT =
+  /^(?:serves|servings?|makes|feeds|yields?|portions|people|time|prep\w*|cook\w*|total|ready|oven|bake|rest|step|day|part|page|for|about|gas|fan|makes about)\b/i
+/** So many lines in a row are a list, and no accident. */
+const LEAST = 3
+
+/**
+ * The lines of a text with those of a list that gives amounts behind the names, `onion 2`, turned round to
+ * `2 onion`. A text that has no such list comes back as it is.
+ */
+export function amountsFirst(lines: readonly string[]): string[] {
+  const turned = lines.map((line) => {
+    const last = ABOUT.test(line) ? undefined : (LAST.exec(line) ?? undefined)
+    if (last) return `${last[2]!.trim()} ${last[1]!.trim()}${last[3] ?? ''}`
+    const words = IN_WORDS.exec(line)
+    return words ? `1 ${words[2]!.replace(/^an? /i, '')} ${words[1]!}` : undefined
+  })
+  const out = [...lines]
+  for (let k = 0; k < lines.length;) {
+    let end = k
+    while (turned[end] !== undefined) end++
+    if (end - k >= LEAST) for (let i = k; i < end; i++) out[i] = turned[i]!
+    k = Math.max(end, k + 1)
+  }
+  return out
+}

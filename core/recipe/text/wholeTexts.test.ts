@@ -1,0 +1,276 @@
+import { describe, expect, it } from 'vitest'
+import type { StepRead } from './drafts'
+import { readRecipeText } from './readText'
+
+/** Each step that is spoken of with the beginnings of those that it waits for. */
+function waits(steps: readonly StepRead[]): Record<string, string[]> {
+  const words = (s: StepRead) => s.do.toLowerCase().split(' ').slice(0, 2).join(' ')
+  return Object.fromEntries(
+    steps.map((s) => [
+      words(s),
+      s.after.map(
+        (a) => `${a.food === false ? '(' : ''}${words(steps.find((o) => o.id === a.step)!)}`,
+      ),
+    ]),
+  )
+}
+const stepOf = (steps: readonly StepRead[], words: string): StepRead => {
+  const found = steps.find((s) => s.do.toLowerCase().includes(words))
+  if (!found) throw new Error(`no step "${words}" in: ${steps.map((s) => s.do).join(' | ')}`)
+  return found
+}
+
+describe('cabbage rolls', () => {
+  const { steps } = readRecipeText(`Cabbage rolls
+For 5 people
+
+Ingredients:
+1 large white cabbage
+500g minced pork
+150g cooked rice
+For the sauce:
+2 tins (400g) chopped tomatoes
+2 cloves garlic, crushed
+1 tbsp oil
+
+Method:
+1. Bring a big pan of salted water to the boil. Core the cabbage and cook it whole for 8 minutes, peeling off the leaves as they soften. Drain and cool.
+2. Mix the pork with the rice.
+3. For the sauce, heat the oil in a saucepan, fry the garlic for 1 minute, add the tomatoes and simmer for 10 minutes.
+4. Heat the oven to 180C. Put a spoonful of the filling on each leaf, fold in the sides and roll up. Pack the rolls tightly into a baking dish.
+5. Pour over the sauce, cover with foil and bake for 1 hour.`)
+  const after = waits(steps)
+
+  it('boil the cabbage in the water, and put none of it into the sauce', () => {
+    expect(after['cook it']).toEqual(['bring a', 'core the'])
+    expect(after['add the']).toEqual(['for the'])
+  })
+  it('wrap the filling in the leaves, and pour the sauce over them later', () => {
+    expect(after['put a']).toEqual(['cool', 'mix the'])
+    expect(after['pour over']).toContain('add the')
+  })
+})
+
+describe('a goulash for the slow cooker', () => {
+  const { steps } = readRecipeText(`Goulash
+Serves 8
+
+3 lb beef chuck, cut into cubes
+3 onions, sliced
+2 cups beef stock
+2 tbsp oil
+
+Heat the oil in a large skillet and brown the beef in 3 batches, about 5 minutes per batch. Transfer to the slow cooker.
+Add the onions to the skillet and cook until soft, 8 minutes.
+Pour in the stock, then tip everything into the slow cooker. Cook on low for 8 hours.`)
+  it('takes the pan again, and not what was browned in it', () => {
+    expect(waits(steps)['add the']).toEqual(['(heat the'])
+  })
+})
+
+describe('a lasagne told in lines', () => {
+  const { serves, ingredients, steps } = readRecipeText(`Lasagne the way we do it
+
+This makes one big dish for 8.
+
+For the ragu: 2 tbsp olive oil, 1 onion, 1 carrot, 1 stick of celery (all finely diced), 400 g minced beef, 150 ml red wine, 1 can of tomatoes, 1 tbsp tomato puree
+12 lasagne sheets
+
+Sweat the diced vegetables in the oil for about 10 minutes. Add the mince and fry until browned, 6-8 minutes. Add the wine and let it bubble away, then the tomatoes and puree. Simmer for 1 1/2 hours.`)
+  it('serves as many as its dish is for', () => expect(serves).toBe(8))
+  it('dices each of the vegetables, and nothing else', () => {
+    const diced = ingredients.filter((i) => i.preparation === 'finely diced').map((i) => i.item)
+    expect(diced).toEqual(['onion', 'carrot', 'celery'])
+    expect(stepOf(steps, 'sweat').uses).toEqual(['oil', 'onion', 'carrot', 'celery'])
+  })
+  it('takes a puree for what it is, and lets wine bubble for minutes', () => {
+    expect(steps.map((s) => s.work)).not.toContain('blend')
+    const wine = stepOf(steps, 'bubble')
+    expect(wine.uses).toEqual(['wine', 'tomato', 'puree'])
+    expect(wine.minutes[1]).toBeLessThanOrEqual(5)
+  })
+})
+
+describe('a hummus', () => {
+  const { serves, keeps, steps } = readRecipeText(`Hummus (makes about 900 g)
+
+- 300 g dried chickpeas
+- 1 tsp bicarbonate of soda
+- 150 g tahini
+- ice water
+
+The night before, put the chickpeas in a bowl, cover with plenty of water and soak overnight.
+Drain. Pressure cook with the bicarb and 1.5 l water for 25 min at high pressure, natural release 15 min.
+Drain. Blend in the food processor with the tahini for 5 minutes, adding ice water until smooth.
+Eat within 4 days.`)
+  it('is not for as many as it weighs grams', () => expect(serves).toBe(4))
+  it('cooks what was soaked under pressure, and lets the pressure fall by itself', () => {
+    const pressed = stepOf(steps, 'pressure cook')
+    expect([pressed.work, pressed.minutes, pressed.uses]).toEqual(['pressure', [25, 25], ['soda']])
+    expect(waits(steps)['pressure cook']).toEqual(['drain'])
+    expect(stepOf(steps, 'pressure fall')).toMatchObject({ work: 'rest', minutes: [15, 15] })
+    expect(stepOf(steps, 'blend').after).not.toEqual([])
+  })
+  it('is eaten out of the fridge', () => expect(keeps).toEqual([{ place: 'fridge', days: 4 }]))
+})
+
+describe('a chilli in few words', () => {
+  const { ingredients, steps } = readRecipeText(`Black bean chilli
+
+onion 2
+garlic 4 cloves
+cumin 2 tsp
+oil 2 tbsp
+black beans 3 tins (400 g), drained
+chipotle paste 1 tbsp
+coriander, small bunch
+
+Chop the onions; crush the garlic.
+Heat the oil in a casserole. Cook the onions 10 min till soft.
+Garlic + spices in, 1 min, stirring.
+Beans, chipotle in. Simmer uncovered 30 min.
+Off the heat: chopped coriander.
+Cool + box (6).`)
+  it('has its amounts behind the names', () => {
+    expect(ingredients.slice(0, 5).map((i) => [i.item, i.amount, i.unit])).toEqual([
+      ['onion', 2, 'piece'],
+      ['garlic', 4, 'piece'],
+      ['cumin', 2, 'tsp'],
+      ['oil', 2, 'tbsp'],
+      ['black beans', 1200, 'g'],
+    ])
+  })
+  it('puts things in without a verb', () => {
+    expect(waits(steps)).toMatchObject({
+      'add garlic': ['crush the', 'heat the'],
+      'add beans,': ['add garlic'],
+      'off the': ['simmer uncovered'],
+    })
+    expect(stepOf(steps, 'add garlic')).toMatchObject({ work: 'fry', minutes: [1, 1] })
+    expect(stepOf(steps, 'add beans').uses).toEqual(expect.arrayContaining(['bean', 'paste']))
+    expect(steps.at(-1)!.work).toBe('pack')
+  })
+})
+
+describe('a pie for now and one for later', () => {
+  const { steps } = readRecipeText(`Pie
+Serves 8
+
+1 kg lamb mince
+2 onions
+600 ml lamb stock
+1.5 kg sweet potatoes
+100 g cheddar
+
+Chop the onions. Brown the mince in a large pan without oil, in two lots, about 6 minutes each, and set aside in a bowl. In the fat left in the pan, cook the onions for 10 minutes. Put the mince back and stir for a minute. Pour in the stock and simmer for 40 minutes.
+Boil the sweet potatoes for 15 minutes, drain well and mash.
+Divide the meat between 2 ovenproof dishes. Spread the mash over and grate the cheese on top.
+Bake one at 200C for 30 minutes. Wrap the other and freeze for up to 3 months.`)
+  it('browns in the pan what is put into a bowl afterwards', () => {
+    expect(stepOf(steps, 'brown').equipment).toEqual(expect.arrayContaining(['pot', 'burner']))
+    expect(stepOf(steps, 'put the mince').equipment).toEqual(['pot'])
+  })
+  it('has mash and cheese on both', () => {
+    expect(waits(steps)['wrap the']).toEqual(['grate the'])
+    expect(stepOf(steps, 'grate').work).toBe('assemble')
+  })
+})
+
+describe('a brisket in prose', () => {
+  const { ingredients, steps } = readRecipeText(`Pulled brisket. Serves ten.
+
+A 2.5 kg piece of brisket; 1 tablespoon each of smoked paprika, salt and mustard powder; 330 ml of stout.
+
+Mix the paprika, salt and mustard and rub it all over the meat. Pour over the stout. Cover and roast at 150 C for 5 hours.
+Lift the meat onto a board and let it rest for 30 minutes, then pull it to shreds. Skim the fat off the juices, boil them down on the hob for ten minutes and stir the meat back in.`)
+  it('has each thing by itself, with its amount', () => {
+    expect(ingredients.map((i) => [i.item, i.amount, i.unit])).toEqual([
+      ['brisket', 2.5, 'kg'],
+      ['smoked paprika', 1, 'tbsp'],
+      ['salt', 1, 'tbsp'],
+      ['mustard powder', 1, 'tbsp'],
+      ['stout', 330, 'ml'],
+    ])
+  })
+  it('boils the juices down while the meat rests', () => {
+    expect(waits(steps)['skim the']).toEqual(['lift the'])
+    expect(waits(steps)['stir the']).toEqual(['pull it', 'skim the'])
+  })
+})
+
+describe('muffins in a few lines', () => {
+  const { serves, steps } = readRecipeText(`Blueberry muffins | makes 12
+
+Dry: 250g flour, 2 tsp baking powder, 100g sugar
+Wet: 2 eggs, 200ml buttermilk, 90ml oil
+plus 150g blueberries
+
+Oven 200C. Line a 12-hole tin with cases.
+Whisk the dry stuff in one bowl and the wet in another.
+Wet into dry, 10 stirs max. Fold in berries.
+Spoon into cases. 18-20 min till springy. 5 min in tin then onto a rack.`)
+  it('are as many as the name says', () => expect(serves).toBe(12))
+  it('are mixed in two bowls and baked in the oven', () => {
+    expect(stepOf(steps, 'dry ingredients').uses).toEqual(['flour', 'powder', 'sugar'])
+    expect(stepOf(steps, 'wet ingredients').uses).toEqual(['egg', 'buttermilk', 'oil'])
+    expect(waits(steps)['stir the']).toEqual(['whisk the', 'whisk the'])
+    expect(stepOf(steps, 'berries').uses).toEqual(['blueberry'])
+    expect(stepOf(steps, 'springy')).toMatchObject({ work: 'bake', celsius: 200 })
+    expect(stepOf(steps, 'rack').work).toBe('rest')
+    expect(stepOf(steps, '12-hole').equipment).toEqual(['tin'])
+  })
+})
+
+describe('a curry', () => {
+  const { ingredients, steps } = readRecipeText(`Curry (feeds 4)
+
+2 tbsp coconut oil
+1 tsp cumin seeds
+2 onions, sliced
+3 garlic cloves & a thumb of ginger, grated
+400ml tin coconut milk
+
+1) Heat the oil; add the cumin seeds and let them sizzle for 30 secs.
+2) Tip in the onions, cook over a low heat for 12 mins.
+3) Stir through the garlic and ginger, pour in the coconut milk and bubble gently for 10 mins.
+4) Serve. Any leftovers will keep for 3 days in the fridge.`)
+  it('has garlic and ginger apart, and milk without its tin', () => {
+    expect(ingredients.map((i) => i.item)).toEqual(
+      expect.arrayContaining(['garlic cloves', 'ginger', 'coconut milk']),
+    )
+  })
+  it('begins with the seeds in hot oil, and goes on in that pan', () => {
+    expect(stepOf(steps, 'sizzle')).toMatchObject({ work: 'fry', uses: ['oil', 'seed'] })
+    expect(stepOf(steps, 'tip in').equipment).toEqual(stepOf(steps, 'sizzle').equipment.slice(0, 1))
+    expect(steps.map((s) => s.work)).not.toContain('chill')
+  })
+})
+
+it('of a stir-fry everything comes back into the wok, and the boxes stay in the fridge', () => {
+  const { steps } = readRecipeText(`Stir-fry
+4 servings
+
+Ingredients
+500 g rump steak, sliced
+3 tbsp soy sauce
+2 tbsp oil
+1 red pepper, sliced
+300 g egg noodles
+
+Instructions
+Cook the noodles in boiling water for 4 minutes and drain.
+Heat the oil in a wok. Stir-fry the beef in two batches for 2 minutes each, then scoop out onto a plate.
+Stir-fry the pepper for 3 minutes, add the noodles, return the beef, pour over the soy sauce and toss over the heat for 1 minute.
+Divide among 4 lunch boxes, cool quickly and refrigerate.`)
+  expect(stepOf(steps, 'return the beef').equipment).toContain('frying-pan')
+  expect(steps.at(-1)).toMatchObject({ do: 'Refrigerate', work: 'pack', doubts: [] })
+})
+
+it('of a granola the syrup goes into the oats, and not they into its pan', () => {
+  const { keeps, steps } = readRecipeText(`Granola
+400 g rolled oats, 150 g mixed seeds, 120 ml maple syrup, 80 ml oil
+Warm the syrup and oil in a small pan. Stir into the oats and seeds. Spread over two trays and bake at 150 C for 25 min. Leave to cool and store in a jar for up to a month.`)
+  expect(stepOf(steps, 'stir into').equipment).toEqual(['bowl'])
+  expect(stepOf(steps, 'warm').minutes[1]).toBeLessThanOrEqual(5)
+  expect(keeps).toEqual([{ place: 'shelf', days: 30 }])
+})
