@@ -18,6 +18,28 @@ const aboutOf = (ingredients: string, method: string) => {
 }
 
 describe('what a step is about', () => {
+  it('is no machine, no part of a tin and no pinch of spice', () => {
+    expect(aboutOf('1 kg beef', 'Tip everything into the slow cooker.')).toBe('the beef')
+    expect(
+      aboutOf('1 kg brisket', 'Sit the brisket over the base of the tin. Roast it for 90 minutes.'),
+    ).toBe('the brisket')
+    expect(
+      aboutOf(
+        '50 g butter\n50 g flour\n500 ml milk\nnutmeg',
+        'Melt the butter, stir in the flour, whisk in the milk. Simmer for 5 minutes, season with nutmeg.',
+      ),
+    ).toBe('the sauce')
+  })
+
+  it('is no longer called after the garlic once the tomatoes are in', () => {
+    expect(
+      aboutOf(
+        '2 cloves garlic\n800 g tomatoes',
+        'Fry the garlic for 1 minute. Add the tomatoes, simmer for 10 minutes.',
+      ),
+    ).toBe('the tomatoes and garlic')
+  })
+
   it('is the meat, whatever was squeezed over it last', () => {
     expect(
       aboutOf('1 chicken\n1 lemon', 'Squeeze the lemon over the chicken. Roast it for 90 minutes.'),

@@ -70,6 +70,7 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
     .toLowerCase()
     .replace(/,? \b(?:until|when|while)\b.*/, '')
     .replace(STREWN, ' ')
+    .replace(/\bthe (?:base|bottom|sides?|middle|top) of (?:the|a|your)\b/g, ' ')
   const own = new Set([
     ...wordsOf(recipe.name),
     ...recipe.ingredients.flatMap((i) => headOf(i.item)),
@@ -118,10 +119,13 @@ function isMinor(name: string, inside: Recipe['steps'], recipe: Recipe): boolean
   return most !== undefined && !named(most)
 }
 
+/** Tomatoes run, and are what a sauce is of. */
+const isFood = (item: string) => !isLiquid(item) || /\btomato/i.test(item)
+
 /** What is in it but oil, salt and water, meat and fish first, then what there is most of. */
 const foodIn = (used: ReadonlySet<string>, recipe: Recipe) =>
   recipe.ingredients
-    .filter((i) => used.has(i.id) && !isStaple(i.item) && !isLiquid(i.item))
+    .filter((i) => used.has(i.id) && !isStaple(i.item) && isFood(i.item))
     .map((i) => ({ item: i.item, name: nameOf(i), rank: isMeat(i.item) ? Infinity : grams(i) }))
     .sort((a, b) => b.rank - a.rank || 0)
 

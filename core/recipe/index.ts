@@ -74,7 +74,7 @@ export {
   type Step,
   type Way,
 } from './schema'
-export { isFish, isMeat, readRecipeText, type RecipeRead } from './text'
+export { isFish, isLiquid, isMeat, readRecipeText, type RecipeRead } from './text'
 export {
   attentionFor,
   cooks,

@@ -15,6 +15,10 @@ const FRACTIONS: [RegExp, number][] = [
   [/(?:\b(?:a|one|1) third(?: of)?|\bthird of)(?: the)?$|0\.333(?: of)?(?: the)?$/, 1 / 3],
   // `Quarter the onion` cuts all of it.
   [/(?:\b(?:a|one|1) quarter(?: of)?|\bquarter of)(?: the)?$|0\.25(?: of)?(?: the)?$/, 0.25],
+  // Estimates of ours: what the rest of is taken later.
+  [/\ba (?:little|bit|splash) of(?: the)?$/, 0.25],
+  [/\bsome of(?: the)?$/, 0.5],
+  [/\bmost of(?: the)?$/, 0.75],
 ]
 /** Whether such work gets what goes in ready, and puts it into nothing yet. */
 export const getsReady = (work: WorkKind) => GETS_READY.has(work)

@@ -67,7 +67,7 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
       before.push({ step: s.id })
       continue
     }
-    const vessel = runs.find((r) => r.steps.at(-1) === s.id)?.vessel.kind
+    const vessel = runs.find((r) => r.steps.includes(s.id))?.vessel.kind
     let from = s.id
     // What is dry cools where it lies.
     if (

@@ -1,4 +1,4 @@
-import { vesselOf, vesselRuns, type Recipe, type Step, type VesselRun } from '../recipe'
+import { isLiquid, vesselOf, vesselRuns, type Recipe, type Step, type VesselRun } from '../recipe'
 import { isFilled, type Kitchen } from '../kitchen'
 import type { ProblemInput } from '../problem'
 import { lastSteps } from './closing'
@@ -99,13 +99,16 @@ export const filled = (recipe: Recipe, run: VesselRun): number | undefined => {
 /** How much more than the food itself a pot holds where it is covered with water: an estimate of ours. */
 const IN_WATER = 2
 /** Whether food is cooked in water that the list of ingredients does not count. */
-const inWater = (recipe: Recipe, run: VesselRun) =>
-  !recipe.ingredients.some((i) => /\bwater\b/i.test(i.item)) &&
-  recipe.steps.some(
-    (s) =>
-      run.steps.includes(s.id) &&
-      /\b(?:cover(?:ed)? with|plenty of|boiling|salted|pan of|pot of)\b[^.;]*\bwater\b/i.test(s.do),
-  )
+const inWater = (recipe: Recipe, run: VesselRun) => {
+  if (recipe.ingredients.some((i) => /\bwater\b/i.test(i.item))) return false
+  const steps = recipe.steps.filter((s) => run.steps.includes(s.id))
+  const item = (id: string) => recipe.ingredients.find((i) => i.id === id)?.item ?? ''
+  const poured = steps.some((s) => s.uses.some((u) => isLiquid(item(u))))
+  // `Boil the potatoes` goes without saying in what; juices that are boiled down are in none.
+  const boils = (s: Step) => s.work === 'boil' && !poured && !/\bdown\b|\bjuices\b/i.test(s.do)
+  return steps.some((s) => boils(s) || WATER.test(s.do))
+}
+const WATER = /\b(?:cover(?:ed)? with|plenty of|boiling|salted|pan of|pot of)\b[^.;]*\bwater\b/i
 
 /** A burner is kept from one heat to the next in the same pot, unless it is taken off in between. */
 function burnersUnder(dish: string, run: VesselRun, steps: Step[]): KeptPlace[] {

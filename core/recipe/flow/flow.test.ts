@@ -3,7 +3,7 @@ import { demoRecipes } from '../../../demo'
 import { plannable } from '../plannable'
 import { recipeSchema, type Recipe, type RecipeInput } from '../schema'
 import { readRecipeText } from '../text'
-import { foodLinks, lotsOf, STANDING, staysIn, vesselRuns } from './index'
+import { emptiedFirst, foodLinks, lotsOf, STANDING, staysIn, vesselRuns } from './index'
 
 const told = (method: string, ingredients: string): Recipe =>
   recipeSchema.parse(
@@ -24,6 +24,35 @@ const PASTA = told(
 )
 
 describe('food in vessels', () => {
+  it('has left its pan before the pan is used for something else', () => {
+    const recipe = told(
+      'Brown the beef in a skillet for 10 minutes. Transfer to the slow cooker. Add the onions to the skillet and cook for 8 minutes until soft. Tip them into the slow cooker. Cook on low for 8 hours.',
+      '1 kg beef chuck\n3 onions',
+    )
+    const [transfer, onions] = ['Transfer', 'Add the onions'].map((words) =>
+      recipe.steps.find((s) => s.do.startsWith(words))!,
+    )
+    const before = emptiedFirst(recipe).steps.find((s) => s.id === onions!.id)!.after
+    expect(before).toContainEqual({ step: transfer!.id, food: false })
+    expect(emptiedFirst(PASTA)).toBe(PASTA)
+  })
+
+  it('stays in its dish where something is spread over it, and leaves it for boxes', () => {
+    const recipe = told(
+      'Divide the beef between 2 ovenproof dishes. Boil the potatoes for 15 minutes and mash. Spread the mash over and grate the cheese on top. Bake at 200 °C for 30 minutes.',
+      '1 kg cooked beef\n1 kg potatoes\n100 g cheese',
+    )
+    const dish = run(recipe, 'oven-dish')
+    const works = dish.steps.map((id) => recipe.steps.find((s) => s.id === id)!.work)
+    expect(works).toEqual(['assemble', 'assemble', 'assemble', 'bake'])
+    const boxed = {
+      ...recipe.steps.at(-1)!,
+      do: 'Divide among 4 lunch boxes, cool',
+      work: 'cool' as const,
+    }
+    expect(staysIn({ ...boxed, stays: undefined })).toBe(false)
+  })
+
   it('stays in the pot until it is drained', () => {
     const pot = run(PASTA, 'pot')
     const drain = PASTA.steps.find((s) => s.work === 'drain')!

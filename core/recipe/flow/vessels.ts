@@ -42,24 +42,30 @@ const LIFTED =
 const SAME =
   /\b(?:the same|that|in what is left|back (?:in|into|to) the [a-z]+|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
 
-const OVER = /\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b/i
+const OVER =
+  /\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b|^(?:spread|spoon|lay|scatter|sprinkle|pour|put|grate|crumble|arrange) (?:the |some |half )?[a-z ]{2,30} (?:over|on top)(?=$|[,.;]| and\b)/i
 
 /** The vessel that a step is done in, by its first way; undefined where it brings none of its own. */
 export const vesselOf = (step: Step): Equipment | undefined =>
   // What is cut, in a processor too, is tipped into a bowl or onto a plate, of which there are plenty.
   step.work === 'cut' ? undefined : step.ways[0]!.on.find((o) => HOLDS_FOOD.has(o.kind))
 
+/** `Divide among 4 lunch boxes, cool quickly`: it has left what it was cooked in. */
+const INTO_BOXES =
+  /^(?:divide|portion|pack|spoon|ladle|share|split|box)\b[^.;]*\b(?:in|into|between|among) (?:[a-z0-9]+ ){0,4}(?:boxes|tubs|containers|jars)\b/i
+
 /** Whether food is still in the vessel it was in when a step without one of its own is done. */
 export function staysIn(step: Step): boolean {
   if (step.stays !== undefined) return step.stays
   if (/^(?:mark|score)\b/i.test(step.do)) return true
+  if (INTO_BOXES.test(step.do)) return false
   if (['drain', 'pack', 'cut', 'shape', 'measure'].includes(step.work)) return false
   if (step.work === 'cool' || step.work === 'rest')
     return !/\b(?:rack|plate|spread|board)\b|\b(?:onto|on) (?:a|the) tray\b|^(?:lift|take|remove)\b[^,.;]*\bout\b/i.test(
       step.do,
     )
   if (lawOf(step.work).attend !== 'hands') return true
-  return !TAKES_OUT.test(step.do)
+  return OVER.test(step.do) || !TAKES_OUT.test(step.do)
 }
 
 /** Whether what a step made is lifted out of its vessel as part of it. */
@@ -126,7 +132,8 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
     } else if (staysIn(step)) {
       const here = inputs.filter((i) => i.food && i.inside)
       // `Prick the cake, spoon over the syrup`: it is the cake that stays where it is.
-      const main = (OVER.test(step.do) ? here[0] : here.at(-1))?.from
+      const under = here.find((i) => OVEN_SHAPES.has(i.run.vessel.kind)) ?? here[0]
+      const main = (OVER.test(step.do) ? under : here.at(-1))?.from
       into = [...new Set(inputs.filter((i) => i.from === main).map((i) => i.run))]
     }
     // A pan of which only the place is taken over was emptied for it: what it held lies on a plate.

@@ -93,7 +93,13 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
     case 'brown':
     case 'fry':
       // Butter and flour for a white sauce: milk follows.
-      onHob(namesPan(text) ? where.pan : ROUX.test(lower) ? 'pot' : 'frying-pan')
+      onHob(
+        namesPan(text) || AROMATIC.test(lower)
+          ? where.pan
+          : ROUX.test(lower)
+            ? 'pot'
+            : 'frying-pan',
+      )
       break
     case 'soften':
       onHob(/\b(?:butter|chocolate|honey|sugar)\b/.test(lower) ? 'pot' : where.pan)
@@ -171,6 +177,8 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
   return [...all]
 }
 
+/** What a curry or a soup begins with: in the pan that its liquid goes into. */
+const AROMATIC = /\b(?:seeds|spices|garlic|onions?)\b/
 const ROUX = /\b(?:melt|heat)\b[^.]*\bbutter\b[^.]*\b(?:add|stir|whisk|sprinkle)\b[^.]*\bflour\b/
 const OVER_HEAT = /\b(?:over|on) (?:an? |the )?(?:[a-z-]+ )?(?:heat|flame|hob|burner|ring)\b/i
 

@@ -35,6 +35,9 @@ const POURED_OVER =
 /** `Lay them over`: over what stands beside. */
 const LAID_OVER =
   /^(?:lay|place|drape|put|set|fit|drizzle|spread|pour|spoon|scatter|sprinkle) (?:(?:it|them|this|these|one) )?(?:over|on top)(?=[,.;]|$| (?:when|once|and|to)\b)/
+/** `Spread the mash over`: what is named, over what lies in its dish. */
+const NAMED_OVER =
+  /^(?:lay|spread|spoon|pour|put|scatter|arrange|sprinkle) (?:half )?the [a-z ]{2,30}? (?:over|on top)(?=[,.;]|$| and\b)/
 /** Where things lie that something is laid over. */
 const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'pot', 'frying-pan'])
 /** Lies in something that more can be stirred into. */
@@ -66,6 +69,14 @@ export function onTopOf(
     found.add(kept.current)
     return kept.open.findLast((t) => t !== kept.current && IN_SHAPE.has(dishOf(t)))
   }
+  if (
+    NAMED_OVER.test(lower) &&
+    !fresh.length &&
+    found.size === 1 &&
+    kept.current &&
+    found.has(kept.current)
+  )
+    return kept.open.findLast((t) => t !== kept.current && OVEN_SHAPES.has(dishOf(t)))
   if (THROUGH_IT.test(lower) && !fresh.length)
     return kept.open.findLast((t) => t !== kept.current && inPotOf(t))
   const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
@@ -264,6 +275,10 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
     /\b(?:to|into|in) the (?:[a-z-]+ )?(?:pan|pot|saucepan|skillet|casserole|wok)\b/.test(lower)
   )
     return inPan[0]
+  if (NAMED_OVER.test(lower)) {
+    const under = list.find((t) => OVEN_SHAPES.has(dishOf(t)))
+    if (under) return under
+  }
   if (LAID_OVER.test(lower)) return list.find((t) => t !== kept.current)
   if (/\b(?:over|among|on|onto) (?:everything|it|them|top)\b/.test(lower))
     return list.reduce((a, b) => (spokenAt(kept, lower, b) < spokenAt(kept, lower, a) ? b : a))

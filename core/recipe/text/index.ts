@@ -1,2 +1,2 @@
-export { isFish, isMeat } from './foods'
+export { isFish, isLiquid, isMeat } from './foods'
 export { readRecipeText, type RecipeRead } from './readText'

@@ -1,4 +1,4 @@
-import type { WorkKind } from '../work'
+import { cooks, type WorkKind } from '../work'
 import type { Whereabouts } from './equipment'
 import { isMeat, isRaw } from './foods'
 import { namesOf, singular, type IngredientRead } from './ingredientLine'
@@ -243,7 +243,8 @@ export class Threads {
     this.current = thread
     this.section = mention.section
     for (const kind of mention.vessels) this.usedLast.set(kind, step)
-    if (where.vessel && mention.work !== 'cut' && !thread.lifted)
+    // A pan is the same though what was browned in it has been lifted out.
+    if (where.vessel && mention.work !== 'cut' && (!thread.lifted || cooks(mention.work)))
       this.usedLast.set(where.vessel, step)
   }
 
