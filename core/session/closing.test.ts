@@ -43,6 +43,14 @@ describe('what is left out at the end', () => {
   it('is not told twice where it lies in its boxes', () => {
     const steps = stew('Divide between 4 boxes.')
     expect(steps.join(' | ')).not.toContain('shallow boxes')
-    expect(steps.at(-1)).toContain('into the fridge')
+    expect(steps.at(-1)).toBe('Lids on, label, into the fridge')
+  })
+  it('cools what is portioned hot before its lid goes on, but for a jar that is closed hot', () => {
+    expect(stew('Portion into 5 tubs.').slice(-3)).toEqual([
+      'Portion into 5 tubs',
+      'Leave it to cool, lids off',
+      'Lids on, label, into the fridge',
+    ])
+    expect(stew('Portion into hot jars and seal.').at(-1)).toBe('Portion into hot jars, seal')
   })
 })

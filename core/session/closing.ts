@@ -33,6 +33,9 @@ export function goesTo(
 /** It lies in what it is kept in already. */
 const IN_BOXES = /\b(?:in|into|between|among) (?:[a-z0-9]+ ){0,4}(?:boxes|tubs|containers|jars)\b/i
 
+const isBoxed = (s: Step) => s.work === 'pack' || IN_BOXES.test(s.do)
+const CLOSED_HOT = /\b(?:jars?|bottles?|seal|sterili[sz]ed|foil|wrap)\b/i
+
 /** Steps that nothing waits for. */
 export function lastSteps(recipe: Pick<Recipe, 'steps'>): Step[] {
   const waitedFor = new Set(recipe.steps.flatMap((s) => s.after.map((a) => a.step)))
@@ -49,9 +52,13 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
   if (recipe.base || place === 'tonight') return recipe
   const kept = withoutServing(recipe)
   const ends = lastSteps(kept)
-  const open = ends.filter((s) => !s.beyond && !['pack', 'chill', 'prove', 'soak'].includes(s.work))
-  if (!open.length) return kept
   const lots = lotsOf(kept)
+  // What is portioned while it is hot cools before the lid goes on; a jar of jam is closed hot.
+  const tooHot = (s: Step) => s.work === 'pack' && lots.get(s.id)!.hot && !CLOSED_HOT.test(s.do)
+  const open = ends.filter(
+    (s) => !s.beyond && (tooHot(s) || !['pack', 'chill', 'prove', 'soak'].includes(s.work)),
+  )
+  if (!open.length) return kept
   const runs = vesselRuns(kept)
   const ids = new Set(kept.steps.map((s) => s.id))
   const fresh = (base: string) => {
@@ -70,11 +77,7 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
     const vessel = runs.find((r) => r.steps.includes(s.id))?.vessel.kind
     let from = s.id
     // What is dry cools where it lies.
-    if (
-      place !== 'shelf' &&
-      !IN_BOXES.test(s.do) &&
-      (vessel === undefined || !KINDS[vessel]?.shallow)
-    ) {
+    if (place !== 'shelf' && !isBoxed(s) && (vessel === undefined || !KINDS[vessel]?.shallow)) {
       const box = ownStep(
         fresh('box-up'),
         'Divide it into shallow boxes, lids off',
@@ -88,7 +91,10 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
     steps.push({ ...cool, after: [{ step: from }] })
     before.push({ step: cool.id })
   }
-  const pack = ownStep(fresh('pack-up'), PACKING[place], 'pack', [2, 3, 5])
+  const words = open.every(isBoxed)
+    ? PACKING[place].replace('Into boxes, lids', 'Lids')
+    : PACKING[place]
+  const pack = ownStep(fresh('pack-up'), words, 'pack', [2, 3, 5])
   steps.push({ ...pack, hygiene: 'ready', scale: 'each', after: before })
   return { ...kept, steps: [...kept.steps, ...steps] }
 }

@@ -191,9 +191,10 @@ function mixedIn(text: string, where: Whereabouts): string {
   // `Tip in the potatoes`: into the hot tin.
   if (/^(?:tip|add|put|throw|toss)(?: in)? the\b/.test(lower) && OVEN_SHAPES.has(vessel))
     return vessel!
-  const into = /\b(?:in|into|through)\b|\bback\b|^(?:stir|mash|season|add|toss|sprinkle)\b/.test(
-    lower,
-  )
+  const into =
+    /\b(?:in|into|through)\b|\bback\b|^(?:stir|mash|season|add|toss|sprinkle|crush|squash|break)\b/.test(
+      lower,
+    )
   return into && usable(vessel) ? vessel! : 'bowl'
 }
 

@@ -110,6 +110,7 @@ export function goesOnFrom(
     (labelNames(mention.label).length > 0 || fresh.every(ofOther))
   if (anew || SECOND.test(lower) || turned) return undefined
   // `Dimple with oiled fingers, scatter over the rosemary`: done to what lies there.
+  if (/^(?:fluff|fork)\b/.test(lower)) return current
   if (/^(?:dimple|prick|slash|poke|knock|punch|flatten|stretch) (?!the\b|an?\b)/.test(lower))
     return current
   // `Cook the noodles in boiling water`: water of their own.
@@ -141,7 +142,9 @@ export function goesOnFrom(
       lower,
     ) ||
     /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b/.test(lower) ||
-    /^(?:tear|crumble|grate|shave|crack|break|lay|ladle|spoon|pour|squeeze) over\b/.test(lower) ||
+    /^(?:tear|crumble|grate|shave|crack|break|lay|ladle|spoon|pour|squeeze) over\b|^(?:tear|crumble|grate|snip) in\b/.test(
+      lower,
+    ) ||
     /^(?:lower|reduce|raise|turn|take)\b[^,;]*\b(?:heat|down|up|off)\b[^,;]*(?:, | and |, then )(?:add|stir|pour|tip|fold|whisk)\b/.test(
       lower,
     )

@@ -327,7 +327,7 @@ export const singular = (word: string) =>
           : word
 
 const ADJECTIVES = new Set(
-  'large small medium big fresh dried ground whole plain red green white black brown yellow sweet hot mild cold warm raw cooked lean boneless skinless smoked unsalted salted extra virgin light dark free range floury waxy ripe frozen tinned canned chopped sliced diced grated finely roughly thinly self raising strong wholemeal rolled caster soft good quality thick thin double single full fat low and the for with into from of or'.split(
+  'cool lukewarm tepid boiling large small medium big fresh dried ground whole plain red green white black brown yellow sweet hot mild cold warm raw cooked lean boneless skinless smoked unsalted salted extra virgin light dark free range floury waxy ripe frozen tinned canned chopped sliced diced grated finely roughly thinly self raising strong wholemeal rolled caster soft good quality thick thin double single full fat low and the for with into from of or'.split(
     ' ',
   ),
 )

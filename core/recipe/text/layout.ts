@@ -79,7 +79,7 @@ const SERVINGS = [
   new RegExp(String.raw`\bfor ${COUNT} (?:people|persons|eaters|of us|hungry)\b`),
   new RegExp(String.raw`\b${COUNT} (?:people|persons|eaters)\b`),
   new RegExp(
-    String.raw`^[^.!?]{0,50}\b${COUNT}\s*(?:generous |good |large |small )?(?:servings|portions)\b[^.!?]{0,20}[.)]?$`,
+    String.raw`^[^.!?]{0,50}\b${COUNT}\s*(?:generous |good |large |small )?(?:servings|portions)\b(?:[^.!?]|\.\d){0,24}[.)]?$`,
   ),
 ]
 
@@ -335,7 +335,12 @@ function splitByLook(
   let seen = false
   for (let i = from; i < to; i++) {
     const line = lines[i]!
-    if (!line || line === END || looksLikeMeta(line)) continue
+    if (!line || line === END) continue
+    if (looksLikeMeta(line)) {
+      // `Portion into 5 tubs with sauce`, at the end of what is told.
+      if (inMethod) kind[i] = clausesOf(line).length ? 'method' : 'other'
+      continue
+    }
     // `For the sauce: 4 tbsp tahini, juice of half a lemon, water`.
     if (!inMethod && LABELLED.test(line)) {
       kind[i] = 'ingredient'

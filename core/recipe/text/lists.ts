@@ -50,6 +50,8 @@ export const splitLines = (lines: string[]) =>
 
 /** `1 tablespoon each of paprika, salt and mustard`, `3 garlic cloves & a thumb of ginger, grated`: each by itself. */
 function pairOf(line: string): string[] {
+  const slashed = line.split(/\s+\/\s+(?=\d)/)
+  if (slashed.length > 1 && slashed.every((p) => /^\d/.test(p.trim()))) return slashed
   const each = /^((?:\d[\d./ ]*|an?|half an?) ?[a-z]+) each(?: of)?:? ([a-z].*)$/i.exec(line.trim())
   const names = each?.[2]!.split(/,\s*|\s+(?:and|&)\s+/).filter(Boolean) ?? []
   if (each && names.length > 1 && names.every((n) => n.split(' ').length < 5))

@@ -34,7 +34,13 @@ function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
     // Ice water is no other water.
     if (head === 'water' && /^iced?\b/i.test(item(id)) && !/\bice/.test(lower)) return false
     // The water of a pan or of the tap is none of the list's.
-    if (head === 'water' && TAP.test(lower) && threads.ingredients.find((i) => i.id === id)?.group)
+    const asListed = /^boiling\b/i.test(item(id)) && /\bthe boiling water\b/.test(lower)
+    if (
+      head === 'water' &&
+      !asListed &&
+      TAP.test(lower) &&
+      threads.ingredients.find((i) => i.id === id)?.group
+    )
       return false
     // `Half the sauce` is what was made of that name, and not the soy sauce that went into something.
     const full = plain(item(id)).split(' ').length > 1 && lower.includes(plain(item(id)))

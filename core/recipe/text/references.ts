@@ -158,6 +158,11 @@ export const FOR_THE =
 export const bareOf = (text: string) =>
   text
     .replace(FOR_THE, '')
+    // `Flake the fish, keep the milk`: nothing is done to that now.
+    .replace(
+      /,? (?:and )?\b(?:keep|reserve|save)(?:ing)? (?:back )?the (?:poaching |cooking )?(?:milk|liquid|liquor|stock|water)\b(?! (?:warm|hot|in)\b)/gi,
+      ' ',
+    )
     .replace(/\bfish (out|it out|them out)\b/gi, 'lift $1')
     .replace(/^(?:meanwhile|in the meantime|at the same time)\b[\s,:]*/i, '')
     .replace(WHILE_YOU, '')

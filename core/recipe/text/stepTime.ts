@@ -133,7 +133,7 @@ function goesIn(
       line,
     )?.[1]
   if (batches && each) return batches.startsWith('a') ? 2 : Number(batches)
-  const atATime = /\b(?:(1|2|3|4|5|6|a few) at a time|1 by 1|singly)\b/.exec(line)
+  const atATime = /\b(?:(\d{1,2}|a few) at a time|1 by 1|singly)\b/.exec(line)
   if (!atATime || !each) return 1
   const many = /(?:^|, then )(?:[a-z]+ )+?(\d+) (?!at a time)/.exec(line)?.[1]
   const counted = ingredients.find((i) => uses.includes(i.id) && i.unit === 'piece' && i.amount > 1)

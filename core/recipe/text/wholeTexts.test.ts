@@ -274,3 +274,80 @@ Warm the syrup and oil in a small pan. Stir into the oats and seeds. Spread over
   expect(stepOf(steps, 'warm').minutes[1]).toBeLessThanOrEqual(5)
   expect(keeps).toEqual([{ place: 'shelf', days: 30 }])
 })
+
+describe('a tagine', () => {
+  const { serves, steps } = readRecipeText(`LAMB TAGINE
+(6 servings, about 2½ hours)
+
+INGREDIENTS
+1.2 kg lamb shoulder, diced
+2 large onions, sliced
+500 ml chicken stock
+For the couscous
+350 g couscous
+400 ml boiling water
+25 g butter
+
+METHOD
+1. Preheat oven to 325°F (160°C). Brown the lamb in a casserole for 12 minutes. Set aside.
+2. Cook onions for 8 minutes. Return lamb to the casserole with the stock. Bring to a simmer.
+3. Cover and transfer to the oven. Cook for 1½ hours.
+4. Ten minutes before serving, put the couscous in a bowl, pour over the boiling water, cover and leave for 5 minutes. Fluff with a fork and stir in the butter.`)
+  it('says how many it serves beside how long it takes', () => expect(serves).toBe(6))
+  it('cooks on in the oven that it was put into', () => {
+    expect(stepOf(steps, 'transfer to the oven')).toMatchObject({ work: 'bake', minutes: [90, 90] })
+  })
+  it('pours the water over the couscous, and the butter comes to that', () => {
+    expect(stepOf(steps, 'pour over').uses).toEqual(['couscou', 'water'])
+    expect(stepOf(steps, 'fluff').after).toEqual([{ step: stepOf(steps, 'pour over').id }])
+  })
+})
+
+it('of a poached fish the fish is flaked, and not the milk that is kept', () => {
+  const { steps } = readRecipeText(
+    'fish pie - serves 8\n\npoach 600g smoked haddock in 800ml milk for 8 mins, lift out and flake, keep the milk. melt 75g butter, add 75g flour, cook 2 mins, whisk in the poaching milk, simmer till thick (5 mins).',
+  )
+  expect(stepOf(steps, 'flake').after).toEqual([{ step: stepOf(steps, 'poach').id }])
+})
+
+it('of a loaf an empty pot is heated with the oven, and what is cool is no water', () => {
+  const { steps } = readRecipeText(`Loaf
+- 450 g strong white flour
+- 340 ml cool water
+
+Mix everything in a large bowl. Leave for 12 to 18 hours. Shape into a ball.
+Half an hour before it's ready, put a heavy lidded pot in the oven and heat to 240°C.
+Turn the dough into the hot pot, cover and bake for 30 minutes. Cool on a rack for at least an hour.`)
+  expect(steps.filter((s) => s.work === 'bake')).toHaveLength(1)
+  expect(stepOf(steps, 'bake for')).toMatchObject({ celsius: 240 })
+  expect(stepOf(steps, 'rack').after).toEqual([{ step: stepOf(steps, 'bake for').id }])
+})
+
+describe('meatballs', () => {
+  const { ingredients, steps } = readRecipeText(`Turkey meatballs in tomato sauce
+
+You'll need: 1 kg turkey mince, 1 egg, 2 tsp dried oregano / 2 x 400 g tins plum tomatoes, 1 onion, 2 tbsp olive oil, handful of basil
+
+First get the sauce going: finely chop the onion, soften in 1 tbsp of the oil for 8 mins, tip in the tomatoes, crush them with a spoon, and let it putter for 25 mins.
+
+While that's happening mix the mince, egg and oregano with your hands and roll into 40 balls. Fry them in the rest of the oil, 10 at a time, 6 mins a batch.
+
+Drop the meatballs into the sauce and simmer 12 mins. Tear in the basil.
+
+Portion into 5 tubs with sauce. Fridge 3 days or freezer 3 months.`)
+  it('have two lists in one line', () => {
+    expect(ingredients.map((i) => i.item)).toEqual(
+      expect.arrayContaining(['dried oregano', 'plum tomatoes']),
+    )
+  })
+  it('are fried in as many goes as there are panfuls', () => {
+    expect(stepOf(steps, 'fry them')).toMatchObject({ goes: 4, minutes: [24, 24] })
+  })
+  it('meet the sauce that was made beside them, and are packed at the end', () => {
+    const drop = stepOf(steps, 'drop the').after.map((a) => a.step)
+    expect(drop).toEqual([stepOf(steps, 'putter').id, stepOf(steps, 'fry them').id])
+    expect(stepOf(steps, 'while').after).toEqual([])
+    expect(stepOf(steps, 'tear').after).toEqual([{ step: stepOf(steps, 'drop the').id }])
+    expect(steps.at(-1)).toMatchObject({ do: 'Portion into 5 tubs with sauce', work: 'pack' })
+  })
+})

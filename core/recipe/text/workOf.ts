@@ -8,6 +8,9 @@ import { VESSELS } from './lexicon'
 import { plain } from './plain'
 import { temperaturesIn } from './temperatures'
 
+const EMPTY_POT =
+  /\b(?:put|place|set) (?:an?|your) (?:(?:empty|heavy|large|lidded|cast[ -]iron|deep) )+(?:pot|casserole|skillet|stone|tray|tin|pan)\b[^.;]*\b(?:in|into) the oven\b/
+
 /** What kind of work a clause is, where its verb alone leaves that open. */
 export function workOf(
   group: Group,
@@ -21,6 +24,9 @@ export function workOf(
   const spans = durationsIn(text).filter((d) => d.kind === 'span')
   if (named.includes('microwave')) return 'heat'
   if (work === 'heat') return 'heat'
+  // `Put a heavy pot in the oven and heat to 240 °C`: nothing is in it yet.
+  if (EMPTY_POT.test(text) || (verb === 'heat' && /^(?:then )?heat (?:it )?to \d{3}/.test(text)))
+    return 'heat'
   if (work === 'simmer' && COOK.test(verb)) return cookedHow(text, about, verb, where, named)
   switch (verb) {
     case 'season':
@@ -99,7 +105,7 @@ export function workOf(
     case 'crumble':
     case 'tear':
     case 'shave':
-      return /\bover\b|\bon top\b/.test(text) ? 'assemble' : work
+      return /\bover\b|\bon top\b|^(?:tear|crumble|grate) in\b/.test(text) ? 'assemble' : work
     case 'allow':
       return durationsIn(text).some((d) => d.kind === 'perWeight') ? 'bake' : work
     case 'glaze':
