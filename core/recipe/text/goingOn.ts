@@ -127,6 +127,8 @@ export function goesOnFrom(
   // `Boil for 12 minutes, adding the peas for the last two`: what boils is not said again.
   if (WHILE_ADDING.test(lower)) return current
   const onlyMedium = fresh.every((id) => isStaple(kept.item(id)) || isLiquid(kept.item(id)))
+  if (onlyMedium && mention.goesOn && /\b(?:toss|coat|mix|shake|rub|drizzle)\b/.test(lower))
+    return current
   // `Fry in the oil for 8 minutes with the cumin`: neither is it there.
   const alongside = /\bwith (?:the|a|some|both|all)\b/.test(lower)
   if ((onlyMedium || alongside) && COOKS_IN.test(lower)) return current
@@ -141,7 +143,9 @@ export function goesOnFrom(
     /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) (?:in|through))\b/.test(
       lower,
     ) ||
-    /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b/.test(lower) ||
+    /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b|^(?:sift|sieve) (?:over|in)\b/.test(
+      lower,
+    ) ||
     /^(?:tear|crumble|grate|shave|crack|break|lay|ladle|spoon|pour|squeeze) over\b|^(?:tear|crumble|grate|snip) in\b/.test(
       lower,
     ) ||

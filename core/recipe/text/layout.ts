@@ -11,6 +11,7 @@ import {
   piecesOf,
   severalIn,
   splitLines,
+  COMES_OF_IT,
 } from './lists'
 import { ingredientsInProse } from './prose'
 import { clausesOf } from './clauses'
@@ -138,7 +139,15 @@ export function layoutOf(text: string): Layout {
     name = 'A recipe without a name'
     doubts.push('no name was found')
   }
-  serves = eachFor(lines) ?? servingsIn(lines) ?? serves ?? inBrackets(lines)
+  const [pieces] = lines.slice(0, 6).flatMap((l) => COMES_OF_IT.exec(l)?.[1] ?? [])
+  // `Overnight oats x 5 jars`.
+  const times = / x ?(\d{1,2})(?: [a-z]+)?$/i.exec(name)?.[1]
+  serves =
+    eachFor(lines) ??
+    servingsIn(lines) ??
+    serves ??
+    inBrackets(lines) ??
+    ([pieces, times].map(Number).find((n) => n > 0) || undefined)
   if (serves === undefined) doubts.push('how many it serves is not stated: 4 is a guess')
   const listed: { line: string; group: string | undefined }[] = []
   let group: string | undefined
@@ -234,7 +243,9 @@ function unfolded(text: string): string[] {
     return m ? [`${m[1]}:`, m[2]!] : severalIn(l)
   })
   const first = lines.findIndex(Boolean)
-  const named = /^([^.!?]{3,60})\.\s+((?:makes|serves|feeds)\b.{1,40})$/i.exec(lines[first] ?? '')
+  const named = /^([^.!?]{3,60})\.\s+((?:makes|serves|feeds|for \d)\b.{0,40})$/i.exec(
+    lines[first] ?? '',
+  )
   if (named) lines.splice(first, 1, named[1]!, named[2]!)
   // `6 portions. 1 kg carrots, 1 onion`.
   lines.splice(
@@ -286,6 +297,7 @@ function withoutTables(lines: string[]): string[] {
 }
 
 const looksLikeMeta = (line: string) =>
+  COMES_OF_IT.test(line) ||
   /^(?:#+\s*)?[*_]{0,3}(?:serves|feeds|servings?|yields?|makes|enough for|for \d|portions?|prep|cook(?:ing)? time|total|ready in|time|\d+ (?:servings|portions|people)|by )/i.test(
     line,
   ) ||

@@ -57,7 +57,7 @@ function pairOf(line: string): string[] {
   if (each && names.length > 1 && names.every((n) => n.split(' ').length < 5))
     return names.map((n) => `${each[1]!} ${n}`)
   const pair =
-    /^(\d[^,&]*?) (?:&|and|\+) ((?:an?|\d+(?:[.,]\d+)?) ?(?:small |large |good )?(?:g |cm |inch )?(?:thumb|knob|piece|handful|pinch|bunch|sprig|stick|clove)s?\b[^,&]*)(,.*)?$/i.exec(
+    /^(\d[^,&]*?) (?:&|and|\+) ((?:an?|\d+(?:[.,]\d+)?) ?(?:small |large |good )?(?:g |cm |inch )?(?:bay lea(?:f|ve)|thumb|knob|piece|handful|pinch|bunch|sprig|stick|clove)s?\b[^,&]*)(,.*)?$/i.exec(
       line.trim(),
     )
   return pair ? [`${pair[1]!}${pair[3] ?? ''}`, `${pair[2]!}${pair[3] ?? ''}`] : [line]
@@ -88,8 +88,13 @@ function eachPrepared(items: readonly string[]): string[] {
 }
 const ALL_PREPARED = /\s*[,(]\s*(?:all|both) ((?:[a-z]+ )?(?:[a-z]+ed|ground|torn|cut[a-z ]*))\)?$/i
 
+/** `1 loaf, 10 slices`: what comes of it, and no ingredient. */
+export const COMES_OF_IT =
+  /^(?:makes )?(?:\d|an?|one|two) (?:large |small |big |good )?(?:loa(?:f|ves)|cakes?|traybakes?|tins?|trays?|pies?)(?:,| \(|:| cut into| of)? ?(?:about |cuts? into )?(\d+) (?:slices|squares|bars|pieces|wedges|portions)\)?\.?$/i
+
 function itemsOf(line: string): string[] {
   if (
+    COMES_OF_IT.test(line) ||
     /^(?:prep|cook|total|ready|time|rest|oven|serves|servings?|feeds|makes|yields?|portions|keeps)[a-z ]*:/i.test(
       line,
     )

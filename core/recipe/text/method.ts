@@ -26,7 +26,7 @@ import {
   SWITCH,
   withinOf,
 } from './methodWords'
-import { isApart, isAtTable, isReheating, isSaid, isStorageNote, isTalk } from './notes'
+import { isApart, isAtTable, isCheck, isReheating, isSaid, isStorageNote, isTalk } from './notes'
 import { namesOf, singular, type IngredientRead } from './ingredientLine'
 import { asCommand, inTurns } from './sentences'
 import { apart, calledInFull, usedIn } from './usedIn'
@@ -61,7 +61,7 @@ export function stepsOf(
         continue
       }
       // How to warm it up another day is no part of the session.
-      if (/^to (?:re-?heat|store|freeze)\b/i.test(label ?? text) || ANOTHER_DAY.test(label ?? '')) {
+      if (LATER.test(label ?? text) || LATER.test(text) || ANOTHER_DAY.test(label ?? '')) {
         later = true
         continue
       }
@@ -85,6 +85,10 @@ export function stepsOf(
   })
   return { steps: reader.end(), unused: unused.slice(0, MOST_UNUSED) }
 }
+
+/** How it is kept or warmed up, and no part of the session. */
+const LATER =
+  /^to (?:re-?heat|store|freeze)\b|^if (?:you(?:['’]re| are)? |you (?:want|wish|like|plan) to )?(?:freez(?:e|ing)|re-?heat(?:ing)?|mak(?:e|ing) (?:it )?ahead)\b/i
 
 /** Most sentences of a method that are read, and the longest: beyond is no recipe that anybody cooks. */
 const MOST_SENTENCES = 250
@@ -167,7 +171,7 @@ class Reader {
     }
     this.prelude = undefined
     const before = this.drafts.at(-1)
-    if (isApart(text) && before) {
+    if (before && (isApart(text) || isCheck(text))) {
       before.do = `${before.do}. ${sentenceCase(text)}`
       return
     }

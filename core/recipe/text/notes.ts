@@ -29,6 +29,16 @@ export const isApart = (text: string) =>
   /^(?:keep|store)\b[^.;]*\b(?:separate(?:ly)?|apart|on its own)\b/i.test(text) ||
   /\bkeep the [a-z]+ (?:in a separate|separate|apart)\b/i.test(text)
 
+/** `Check the juices run clear`, `cover with foil if it browns too fast`: beside what was said before. */
+export const isCheck = (text: string) =>
+  !durationsIn(text).length &&
+  (/^(?:check|test|make sure|see) (?:that |if |whether )?(?:the juices|the seasoning|it is|they are|it['’]s)\b/i.test(
+    text,
+  ) ||
+    /^(?:cover|tent|turn|lower|reduce|add|loosen|top up)\b[^.;]*\bif (?:it|they|the [a-z]+) (?:browns?|burns?|catch(?:es)?|looks?|gets?|starts?|seems?|needs?|is|are)\b/i.test(
+      text,
+    ))
+
 /** Longest that anything in a kitchen is left to itself, in minutes. */
 const DAYS = 4 * 1440
 /** `Enough for the next two months`: longer than a kitchen does anything is talk, or how long it keeps. */

@@ -170,7 +170,10 @@ export const bareOf = (text: string) =>
     .replace(TIMED_LEAD, '')
     .replace(/^(?:off|away from) the heat,\s*/i, '')
     .replace(LEAD, '')
-    .replace(/\b(?:duck|goose|bacon|chicken|beef|pork|lamb) (fat|dripping)\b/gi, '$1')
+    .replace(
+      /\b(?:duck|goose|bacon|chicken|beef|pork|lamb|sausage|ham|turkey|meat) (fat|dripping)\b/gi,
+      '$1',
+    )
     .replace(
       /\b(sink|bowl|bath|basin) (?:full )?of ice[d]? (?:cold )?water\b/gi,
       '$1 of an ice bath',

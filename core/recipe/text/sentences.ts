@@ -82,6 +82,9 @@ const PLACE_FIRST =
 /** `Onions and peppers in, 10 min`: things, and for how long. */
 const THINGS_IN =
   /^([a-z]+(?:(?:,| &| \+)? (?!in\b)[a-z]+){0,12}) in(?:[,:]? (?:for )?(?=(\d[\d-]{0,6} ?(?:minutes?|mins?|hours?|hrs?|h|m)\b))\2|(?=[.;,]|$))/i
+const JOINS =
+  /^((?:the )?[a-z]+(?: [a-z]+)?)(?:, (?:cut )?in(?:to)? [a-z]+,)? (?:go(?:es)?|joins?|can go)\b(?= (?:in|them|it|beside|alongside|round|around|next)\b)[^.;]*\bfor the (?:last|final) (\d{1,3})(?: ?(?:minutes?|mins?))?(?=[.,;]|$)/i
+const ON_TOP = /^([a-z]+(?: [a-z]+){0,3}) on top(?=[.;]|$)/i
 const NO_THING = /^(?:it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
 
 /** `The meat goes in boxes in the fridge` as a command. */
@@ -118,6 +121,18 @@ export const asCommand = (text: string) =>
       if (VERB_OF.has(first) || NO_THING.test(what)) return whole
       return `Add ${lowerFirst(what)}${time === undefined ? '' : `, cook ${time}`}`
     })
+    // `They go in beside the chicken for the last 50 minutes`, `carrots, in chunks, join them for the last 30`.
+    .replace(JOINS, (whole, what: string, minutes: string) =>
+      VERB_OF.has(what.toLowerCase()) && !/^(?:they|it)$/i.test(what)
+        ? whole
+        : `Roast ${/^(?:they|it)$/i.test(what) ? 'them' : `the ${lowerFirst(what.replace(/^the /i, ''))}`} for ${minutes} minutes`,
+    )
+    // `Berries on top`.
+    .replace(ON_TOP, (whole, what: string) =>
+      VERB_OF.has(what.toLowerCase().split(' ')[0]!) || NO_THING.test(what)
+        ? whole
+        : `Scatter over the ${lowerFirst(what)}`,
+    )
     // `Off the heat: chocolate, chopped coriander.`
     .replace(/^(off the heat)\s*[:,-]\s*(?=([a-z]+))/i, (whole, off: string, first: string) =>
       VERB_OF.has(first.toLowerCase()) ? whole : `${off}, add `,

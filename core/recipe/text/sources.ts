@@ -102,6 +102,9 @@ const isMixed = ({ cooked, items, where: { vessel } }: Thread) =>
 const listedAs = ({ counted = '', item, preparation = '', text }: IngredientRead) =>
   `${counted} ${/\b(?:tins?|cans?|jars?)\b/i.exec(text)?.[0] ?? ''} ${item} ${preparation}`.trim()
 
+const MIXED_WITH =
+  /^(?:mix|combine|toss|stir|mash|layer|whisk|blend) (?:it |them |everything )?(?:together )?with\b/
+
 /** A step while it is looked for what it takes up. */
 interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
   mention: Mention
@@ -376,6 +379,11 @@ export class Sourcing {
       fresh.length > 0 && !found.size && !order.length && !anew && !mention.vessels.length
     const puts = HOB.has(mention.work) || /^(?:add|melt|put|pour|tip|throw)\b/.test(lower)
     if (pan !== undefined && intoPan && puts) order.push(pan)
+    // `Drain the beans and mix with the sweet potato`, `dice them, and soften in the fat`.
+    const mixed = MIXED_WITH.test(lower) && found.size > 0
+    const inFat = order.length > 0 && !found.size && !fresh.length
+    if (current && mention.goesOn && (mixed || (inFat && current.where.vessel === undefined)))
+      found.add(current)
     if (!found.size && !order.length && !after.length) {
       const on = goesOnFrom(this.kept, mention, lower, fresh, anew)
       if (on) found.add(on)

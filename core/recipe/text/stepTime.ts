@@ -114,7 +114,7 @@ export function timeOf(
 }
 
 export const COOKS_ALONG =
-  /^(?:steam|boil|cook|fry|roast|bake|simmer|add)\b[^,;]*\bfor the (?:last|final) \d/
+  /^(?:steam|boil|cook|fry|roast|bake|simmer|add|stir in)\b[^,;]*\bfor the (?:last|final) \d/
 
 /** In how many goes something is done, where the time is that of each: `in 3 batches, 9 minutes a batch`. */
 function goesIn(

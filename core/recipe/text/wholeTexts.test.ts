@@ -351,3 +351,97 @@ Portion into 5 tubs with sauce. Fridge 3 days or freezer 3 months.`)
     expect(steps.at(-1)).toMatchObject({ do: 'Portion into 5 tubs with sauce', work: 'pack' })
   })
 })
+
+describe('enchiladas', () => {
+  const { steps } = readRecipeText(`Enchiladas (serves 4)
+
+For the sauce:
+1 onion (chopped), 500 g passata
+For the filling:
+2 sweet potatoes, cubed
+400 g tin kidney beans
+150 g grated mozzarella
+8 tortillas
+
+Roast the sweet potato at 200C for 25 min.
+Meanwhile, soften the onion for 5 min, add the passata and simmer 15 min.
+Drain and rinse the beans and mix with the sweet potato and a third of the cheese.
+Divide the filling between the tortillas and roll them up.
+If freezing, cool completely before baking, wrap well and freeze up to 2 months.`)
+  it('have both in their filling, and no freezing that is another way', () => {
+    expect(waits(steps)['mix with']).toEqual(['roast the', 'drain, rinse'])
+    expect(waits(steps)['divide the']).toEqual(['mix with'])
+    expect(steps.map((s) => s.work)).not.toContain('pack')
+  })
+})
+
+describe('a roast with what goes in beside it', () => {
+  const { ingredients, steps } = readRecipeText(`Roast chicken
+Serves 4
+
+A 1.8kg chicken
+1kg potatoes
+3 carrots
+2 tbsp oil
+1 stick celery and a bay leaf (for the stock)
+
+Oven to 200C. Roast the chicken for 92 minutes.
+Peel the potatoes and parboil for 8 minutes. Drain, shake to roughen, and toss with the oil in a roasting tin. They go in beside the chicken for the last 50 minutes. Carrots, in chunks, join them for the last 30.
+Check the juices run clear. Rest the bird for 20 minutes.`)
+  it('is told to the end', () => {
+    expect(stepOf(steps, 'shake').after).toEqual([{ step: stepOf(steps, 'drain').id }])
+    expect(stepOf(steps, 'roast them')).toMatchObject({ work: 'bake', minutes: [50, 50] })
+    expect(stepOf(steps, 'roast them').after).toEqual([{ step: stepOf(steps, 'shake').id }])
+    expect(stepOf(steps, 'roast the carrots')).toMatchObject({ minutes: [30, 30] })
+    expect(stepOf(steps, 'rest the bird').after).toEqual([
+      { step: stepOf(steps, 'roast the chicken').id },
+    ])
+  })
+  it('buys its chicken by weight, and the bay beside the celery', () => {
+    expect(ingredients[0]).toMatchObject({ item: 'chicken', amount: 1.8, unit: 'kg' })
+    expect(ingredients.map((i) => i.item)).toEqual(expect.arrayContaining(['celery', 'bay leaf']))
+  })
+})
+
+it('of oats in jars each jar serves one, and the berries lie on top', () => {
+  const { serves, steps } = readRecipeText(`Overnight oats x 5 jars
+
+250g rolled oats / 750ml milk / 400g frozen berries
+
+stir oats and milk in big bowl
+ladle into 5 jars
+berries on top
+lids on, fridge overnight`)
+  expect(serves).toBe(5)
+  expect(stepOf(steps, 'berries').after).toEqual([{ step: stepOf(steps, 'ladle').id }])
+})
+
+it('of a banana bread slices are no ingredient, and foil is for when it browns', () => {
+  const { serves, ingredients, steps } = readRecipeText(`Banana bread
+1 loaf, 10 slices
+
+3 ripe bananas
+2 eggs
+200 g self-raising flour
+
+1. Mash the bananas, then beat in the eggs.
+2. Sift over the flour and fold in until just combined.
+3. Scrape into a loaf tin and bake at 180 C for 50 minutes. Cover with foil if it browns too fast.
+4. Cool on a rack.`)
+  expect(serves).toBe(10)
+  expect(ingredients).toHaveLength(3)
+  expect(stepOf(steps, 'sift').after).toEqual([{ step: stepOf(steps, 'mash').id }])
+  expect(stepOf(steps, 'foil')).toMatchObject({ work: 'bake', minutes: [50, 50] })
+})
+
+it('of a stew what was diced is softened in the fat that was left', () => {
+  const { serves, steps } = readRecipeText(`Sausage stew. For 6. One pot, 1 hr.
+
+12 pork sausages; 1 tbsp olive oil; 2 onions; 4 garlic cloves; 1.2 litres chicken stock
+
+Brown the sausages in the oil in a large casserole, 8-10 minutes. Lift out and cut into thick slices. Dice the onions, and soften in the sausage fat for 10 minutes. Add the chopped garlic, and give it a minute. Return the sausages with the stock and simmer 25 minutes.`)
+  expect(serves).toBe(6)
+  expect(waits(steps)['soften in']).toEqual(['(brown the', 'dice the'])
+  expect(stepOf(steps, 'give it')).toMatchObject({ work: 'fry', minutes: [1, 1] })
+  expect(stepOf(steps, 'give it').equipment).toEqual(['pot', 'burner'])
+})

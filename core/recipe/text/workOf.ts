@@ -8,6 +8,7 @@ import { VESSELS } from './lexicon'
 import { plain } from './plain'
 import { temperaturesIn } from './temperatures'
 
+const GIVES = /\bgive (?:it|them|that|everything) (?:all )?(?:another |about )?(?:an?|\d)/
 const EMPTY_POT =
   /\b(?:put|place|set) (?:an?|your) (?:(?:empty|heavy|large|lidded|cast[ -]iron|deep) )+(?:pot|casserole|skillet|stone|tray|tin|pan)\b[^.;]*\b(?:in|into) the oven\b/
 
@@ -27,6 +28,10 @@ export function workOf(
   // `Put a heavy pot in the oven and heat to 240 °C`: nothing is in it yet.
   if (EMPTY_POT.test(text) || (verb === 'heat' && /^(?:then )?heat (?:it )?to \d{3}/.test(text)))
     return 'heat'
+  // `Add the garlic, and give it a minute`: on the heat that it is on.
+  const hot =
+    where.heated !== undefined && ['fry', 'soften', 'brown', 'simmer'].includes(where.heated)
+  if (hot && GIVES.test(text) && spans.length && work !== 'bake') return 'fry'
   if (work === 'simmer' && COOK.test(verb)) return cookedHow(text, about, verb, where, named)
   switch (verb) {
     case 'season':
