@@ -180,7 +180,9 @@ describe('the least length', () => {
 describe('orders of the bakes', () => {
   it('lead nearer to the least length than as many rules, where ovens hold a session up', () => {
     let better = 0
-    for (let seed = 1; seed <= 6; seed++) {
+    let worse = 0
+    // Of any six sessions half may go either way.
+    for (let seed = 1; seed <= 18; seed++) {
       const problem = homeSession(9, seed)
       const model = buildModel(problem)
       const around = solve(problem, { iterations: 14, seed })
@@ -188,8 +190,9 @@ describe('orders of the bakes', () => {
       const trials = firstTrials(model.activities.length, false).slice(0, 14)
       const rules = shortest(model, emptyGenes(model).option, trials)
       if (around.makespan < rules) better++
+      if (around.makespan > rules) worse++
     }
-    expect(better).toBeGreaterThan(3)
+    expect(better).toBeGreaterThan(1.5 * worse)
   })
 
   it('are changed from whatever did best, until told otherwise', () => {

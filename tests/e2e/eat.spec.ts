@@ -277,6 +277,7 @@ test('on a phone without a signal the evening is there, and what was eaten stays
   await openThe(page, 'Eat')
   await expect(page.getByTestId('evening-lines')).toBeVisible()
   await page.getByRole('button', { name: 'All eaten' }).click()
+  await expect(page.getByTestId('over')).toBeVisible()
   await page.reload()
   await expect(page.getByTestId('over')).toBeVisible()
   const wide = await page.evaluate(() => document.documentElement.scrollWidth)
