@@ -13,7 +13,6 @@ export function sentencesOf(method: string): string[] {
     const line = raw
       .replace(/^[\s>#*•·▢☐□◦–—-]+/, '')
       .replace(/^[①-⑳❶-❿➀-➓]\s*/, '')
-      .replace(/^\(?[a-h]\)\s+/i, '')
       .replace(
         /^(?:[Ss]tep\s*|STEP\s*)?\(?\d{1,2}(?:\s*[-.):|]\s+|\s*[.):]\s*(?=[A-Z])|\s+(?=[A-Z]))/,
         '',
@@ -127,19 +126,6 @@ export const asCommand = (text: string) =>
       VERB_OF.has(what.toLowerCase()) && !/^(?:they|it)$/i.test(what)
         ? whole
         : `Roast ${/^(?:they|it)$/i.test(what) ? 'them' : `the ${lowerFirst(what.replace(/^the /i, ''))}`} for ${minutes} minutes`,
-    )
-    // `Into the big pot with 1 l water`, `ghee hot in a small pan`, `spices into dal`.
-    .replace(
-      /^((?:straight )?into) (?=(?:the|a) [a-z ]{0,20}(?:pot|pan|saucepan|casserole|bowl)\b)/i,
-      (_, into: string) => `Put ${into.toLowerCase()} `,
-    )
-    .replace(/^([a-z]+(?: [a-z]+)?) hot in (?=(?:an?|the|small|large|big)\b)/i, 'Heat the $1 in ')
-    .replace(
-      /^([a-z]+(?: [a-z]+)?) into (?:the )?(?=[a-z]+(?: with\b|[.;,]|$))/i,
-      (whole, what: string) =>
-        VERB_OF.has(what.toLowerCase().split(' ')[0]!) || NO_THING.test(what)
-          ? whole
-          : `Stir the ${lowerFirst(what)} into the `,
     )
     // `Berries on top`.
     .replace(ON_TOP, (whole, what: string) =>

@@ -8,8 +8,6 @@ import { VESSELS } from './lexicon'
 import { plain } from './plain'
 import { temperaturesIn } from './temperatures'
 
-/** Fried in a pan, whatever else it is called. */
-const BATTER = /\b(?:batter|pancakes?|crepes?|fritters?|omelettes?)\b/
 const GIVES = /\bgive (?:it|them|that|everything) (?:all )?(?:another |about )?(?:an?|\d)/
 const EMPTY_POT =
   /\b(?:put|place|set) (?:an?|your) (?:(?:empty|heavy|large|lidded|cast[ -]iron|deep) )+(?:pot|casserole|skillet|stone|tray|tin|pan)\b[^.;]*\b(?:in|into) the oven\b/
@@ -34,9 +32,6 @@ export function workOf(
   const hot =
     where.heated !== undefined && ['fry', 'soften', 'brown', 'simmer'].includes(where.heated)
   if (hot && GIVES.test(text) && spans.length && work !== 'bake') return 'fry'
-  // `Put the chops back for 3 minutes to heat through`.
-  if (hot && spans.length && work === 'assemble' && /\bback\b|\b(?:heat|warm) through\b/.test(text))
-    return 'simmer'
   if (work === 'simmer' && COOK.test(verb)) return cookedHow(text, about, verb, where, named)
   switch (verb) {
     case 'season':
@@ -169,7 +164,6 @@ function cookedHow(
     return 'bake'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
-  if (BATTER.test(about) && !where.wet) return 'fry'
   if (PASTA.test(about) || /\bboiling (?:salted )?water\b/.test(about)) return 'boil'
   if (
     /\b(?:until (?:well )?brown(?:ed)?|brown all over|until no longer pink)\b/.test(text) &&
