@@ -136,7 +136,7 @@ export function useWish(
   /** What is wrong with what was typed, where something is. */
   const wrong = computed(() => {
     if (kind.value === 'takes' && minutes.value.trim() !== '' && !wish.value)
-      return `"${minutes.value}" cannot be planned. Allowed: more than the ${planned.value} minutes that are planned, up to 2880: what takes less might not be cooked through.`
+      return `"${minutes.value}" cannot be planned. Allowed: more than the ${planned.value} minutes that are planned, up to 2880: nothing is made shorter than its recipe says.`
     if (isSpan.value && from.value && until.value && from.value >= until.value)
       return 'The end comes before the beginning. Allowed: an hour after it.'
     return undefined

@@ -100,9 +100,11 @@ export class LineWords {
     const pressed = (this.places.get(run.id) ?? []).some(
       (p) => this.kindOf(p) === 'pressure-cooker',
     )
+    const soaked = card.work === 'soak' ? SOAKED.find(([p]) => p.test(words))?.[1] : undefined
     const over =
-      pressed && lawOf(card.work).attend === 'watch' ? ENDING.pressure : ENDING[card.work]
-    const soaked = card.work === 'soak' && SOAKED.find(([p]) => p.test(words))?.[1]
+      pressed && lawOf(card.work).attend === 'watch'
+        ? ENDING.pressure
+        : (soaked ?? ENDING[card.work])
     const about = card.about ? `: ${card.about}` : ''
     if (this.staysOn(run.id)) {
       // The burner is kept for it; but nothing is left on the heat with nobody beside it.
@@ -112,7 +114,7 @@ export class LineWords {
     if (card.work === 'slow' && this.comesBack(run.id)) return `It stays on${about}`
     if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
       return `The pressure is down: open it away from your face${then}`
-    return `${soaked || (over ?? 'Done')}${about}${then}`
+    return `${over ?? 'Done'}${about}${then}`
   }
 
   /** Whether a slow cooker goes on with it once something has been stirred in. */

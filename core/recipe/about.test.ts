@@ -3,17 +3,10 @@ import { aboutSteps } from './about'
 import { plannable } from './plannable'
 import { recipeSchema } from './schema'
 import { readRecipeText } from './text'
+import { dishTold } from './told.fixture'
 
 const aboutOf = (ingredients: string, method: string) => {
-  const recipe = recipeSchema.parse(
-    plannable(
-      readRecipeText(
-        `Dish\nServes 4\n\nIngredients\n${ingredients}\n\nMethod\nHeat the oven to 200 °C. ${method}`,
-      ),
-      'dish',
-      'Di',
-    ),
-  )
+  const recipe = dishTold(ingredients, `Heat the oven to 200 °C. ${method}`)
   return aboutSteps(recipe).get(recipe.steps.at(-1)!.id)
 }
 

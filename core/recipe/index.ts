@@ -41,6 +41,7 @@ export {
   staysIn,
   vesselOf,
   emptiedFirst,
+  goesIntoBoxes,
   vesselRuns,
   type FoodLink,
   type Lot,

@@ -1,17 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { plannable } from './plannable'
-import { recipeSchema } from './schema'
 import { sharesOf } from './shares'
-import { readRecipeText } from './text'
+import { dishTold } from './told.fixture'
 
 const shares = (ingredients: string, method: string) => {
-  const recipe = recipeSchema.parse(
-    plannable(
-      readRecipeText(`Dish\nServes 4\n\nIngredients\n${ingredients}\n\nMethod\n${method}`),
-      'dish',
-      'Di',
-    ),
-  )
+  const recipe = dishTold(ingredients, method)
   const all = sharesOf(recipe)
   return (words: string) => {
     const step = recipe.steps.find((s) => s.do.toLowerCase().includes(words))!

@@ -1,4 +1,4 @@
-import { cooks } from '../recipe'
+import { cooks, isMeat } from '../recipe'
 import * as food from './foods'
 import type { SeenStep, View } from './view'
 
@@ -50,10 +50,14 @@ export const isLongAndWet = (s: SeenStep) =>
 /** Cooked food on its way out of the kitchen's warmth. */
 export const putsAway = (s: SeenStep) =>
   ['cool', 'chill', 'pack'].includes(s.step.work) && s.before.some((l) => l.cooked)
-/** Where flesh is cooked through: the longest heat that it gets. */
+/** Where flesh is cooked through: the longest heat that it gets raw or half cooked, and not what its bones get later. */
 export const cookedAt = (view: View, is: (s: SeenStep) => boolean): SeenStep[] => {
   const hot = view.steps.filter((s) => cooks(s.step.work) && is(s))
-  const [longest] = [...hot].sort((a, b) => minutesOf(b) - minutesOf(a))
+  const comesRaw = (s: SeenStep) =>
+    s.before.some((l) => l.raw || l.part) ||
+    (s.fresh.some(isMeat) && !hot.some((o) => o !== s && view.later(o).includes(s)))
+  const rawly = hot.filter(comesRaw)
+  const [longest] = [...(rawly.length ? rawly : hot)].sort((a, b) => minutesOf(b) - minutesOf(a))
   return longest ? [longest] : []
 }
 /** Two-digit temperatures: no oven is meant. */

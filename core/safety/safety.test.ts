@@ -222,6 +222,12 @@ describe('the table of hazards', () => {
       'Brown the chicken for 8 minutes. Add the stock, bring to the boil and simmer for 45 minutes.',
     )
     expect(stew.find((c) => c.hazard === 'poultry')!.step).toBe('simmer')
+    // The bird is measured when it is roasted, and not when its bones have simmered for hours.
+    const roast = cautions(
+      '1 chicken\n1 onion',
+      'Roast the chicken at 200 °C for 92 minutes. Carve. Strip the meat off the carcass. Put the bones in a pan with the onion and 2 litres of water and simmer for 2 hours. Strain.',
+    )
+    expect(roast.find((c) => c.hazard === 'poultry')!.step).toBe('roast')
     expect(
       hazards('300 g basmati rice', 'Boil the rice for 12 minutes. Keeps 3 days in the fridge.'),
     ).toContain('rice')

@@ -1,15 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { plannable, readRecipeText, recipeSchema, type Recipe } from '../recipe'
+import { dishTold } from '../recipe/told.fixture'
 import { goesTo, withEnd } from './closing'
 
-const told = (name: string, ingredients: string, method: string): Recipe =>
-  recipeSchema.parse(
-    plannable(
-      readRecipeText(`${name}\nServes 4\n\nIngredients\n${ingredients}\n\nMethod\n${method}`),
-      'dish',
-      'Di',
-    ),
-  )
+const told = (name: string, ingredients: string, method: string) =>
+  dishTold(ingredients, method, name)
 
 describe('where a dish goes when it is done', () => {
   it('is no dry shelf for rolls of meat, whatever they are called', () => {
@@ -50,6 +44,10 @@ describe('what is left out at the end', () => {
       'Portion into 5 tubs',
       'Leave it to cool, lids off',
       'Lids on, label, into the fridge',
+    ])
+    expect(stew('Freeze for up to 3 months.').slice(-2)).toEqual([
+      'Leave it to cool',
+      'Freeze for up to 3 months',
     ])
     expect(stew('Portion into hot jars and seal.').at(-1)).toBe('Portion into hot jars, seal')
   })

@@ -1,5 +1,14 @@
 import { KINDS } from '../kitchen'
-import { freeId, isMeat, lotsOf, sharesOf, vesselRuns, type Recipe, type Step } from '../recipe'
+import {
+  freeId,
+  goesIntoBoxes,
+  isMeat,
+  lotsOf,
+  sharesOf,
+  vesselRuns,
+  type Recipe,
+  type Step,
+} from '../recipe'
 import { ownStep } from './ownStep'
 import type { SessionDish } from './schema'
 
@@ -30,12 +39,6 @@ export function goesTo(
   return ends.some((s) => SERVES.test(s.do)) ? 'tonight' : 'fridge'
 }
 
-/** It lies in what it is kept in already. */
-const IN_BOXES = /\b(?:in|into|between|among) (?:[a-z0-9]+ ){0,4}(?:boxes|tubs|containers|jars)\b/i
-
-const isBoxed = (s: Step) => s.work === 'pack' || IN_BOXES.test(s.do)
-const CLOSED_HOT = /\b(?:jars?|bottles?|seal|sterili[sz]ed|foil|wrap)\b/i
-
 /** Steps that nothing waits for. */
 export function lastSteps(recipe: Pick<Recipe, 'steps'>): Step[] {
   const waitedFor = new Set(recipe.steps.flatMap((s) => s.after.map((a) => a.step)))
@@ -50,13 +53,11 @@ export function lastSteps(recipe: Pick<Recipe, 'steps'>): Step[] {
 export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
   const place = goesTo(recipe, to)
   if (recipe.base || place === 'tonight') return recipe
-  const kept = withoutServing(recipe)
+  const kept = cooledFirst(withoutServing(recipe))
   const ends = lastSteps(kept)
   const lots = lotsOf(kept)
-  // What is portioned while it is hot cools before the lid goes on; a jar of jam is closed hot.
-  const tooHot = (s: Step) => s.work === 'pack' && lots.get(s.id)!.hot && !CLOSED_HOT.test(s.do)
   const open = ends.filter(
-    (s) => !s.beyond && (tooHot(s) || !['pack', 'chill', 'prove', 'soak'].includes(s.work)),
+    (s) => !s.beyond && (isTooHot(s, lots) || !['pack', 'chill', 'prove', 'soak'].includes(s.work)),
   )
   if (!open.length) return kept
   const runs = vesselRuns(kept)
@@ -77,7 +78,11 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
     const vessel = runs.find((r) => r.steps.includes(s.id))?.vessel.kind
     let from = s.id
     // What is dry cools where it lies.
-    if (place !== 'shelf' && !isBoxed(s) && (vessel === undefined || !KINDS[vessel]?.shallow)) {
+    if (
+      place !== 'shelf' &&
+      !goesIntoBoxes(s) &&
+      (vessel === undefined || !KINDS[vessel]?.shallow)
+    ) {
       const box = ownStep(
         fresh('box-up'),
         'Divide it into shallow boxes, lids off',
@@ -87,22 +92,47 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
       steps.push({ ...box, hygiene: 'ready', scale: 'each', after: [{ step: from }] })
       from = box.id
     }
-    const cool = ownStep(fresh('cool-down'), 'Leave it to cool, lids off', 'cool', [20, 30, 90])
-    steps.push({ ...cool, after: [{ step: from }] })
+    const cool = coolDown(fresh('cool-down'), 'Leave it to cool, lids off', [{ step: from }])
+    steps.push(cool)
     before.push({ step: cool.id })
   }
-  const words = open.every(isBoxed)
-    ? PACKING[place].replace('Into boxes, lids', 'Lids')
-    : PACKING[place]
-  const pack = ownStep(fresh('pack-up'), words, 'pack', [2, 3, 5])
+  const pack = ownStep(
+    fresh('pack-up'),
+    packing(place, open.every(goesIntoBoxes)),
+    'pack',
+    [2, 3, 5],
+  )
   steps.push({ ...pack, hygiene: 'ready', scale: 'each', after: before })
   return { ...kept, steps: [...kept.steps, ...steps] }
 }
 
-const PACKING = {
-  fridge: 'Into boxes, lids on, label, into the fridge',
-  freezer: 'Into boxes, lids on, label, into the freezer',
-  shelf: 'Pack it away dry, and label it',
+const packing = (place: 'fridge' | 'freezer' | 'shelf', boxed: boolean) =>
+  place === 'shelf'
+    ? 'Pack it away dry, and label it'
+    : `${boxed ? 'Lids' : 'Into boxes, lids'} on, label, into the ${place}`
+
+const coolDown = (id: string, words: string, after: Step['after']): Step => ({
+  ...ownStep(id, words, 'cool', [20, 30, 90]),
+  after,
+})
+
+/** Put away while it is hot; a jar of jam is closed so. */
+const isTooHot = (s: Step, lots: ReturnType<typeof lotsOf>) =>
+  s.work === 'pack' && lots.get(s.id)!.hot && !CLOSED_HOT.test(s.do)
+const CLOSED_HOT = /\b(?:jars?|bottles?|seal|sterili[sz]ed)\b/i
+
+/** With what is wrapped or frozen hot cooled in front of that; what is portioned hot cools in its boxes. */
+function cooledFirst(recipe: Recipe): Recipe {
+  const lots = lotsOf(recipe)
+  const hot = lastSteps(recipe).filter((s) => isTooHot(s, lots) && !goesIntoBoxes(s))
+  const ids = new Set(recipe.steps.map((s) => s.id))
+  const steps = recipe.steps.flatMap((s) => {
+    if (!hot.includes(s)) return [s]
+    const id = freeId('cool-down', ids)
+    ids.add(id)
+    return [coolDown(id, 'Leave it to cool', s.after), { ...s, after: [{ step: id }] }]
+  })
+  return hot.length ? { ...recipe, steps } : recipe
 }
 
 /** What is done only when it is eaten: what says so, and all that comes after it, with what goes in only then. */

@@ -1,15 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { demoKitchen, demoRecipes } from '../../demo'
 import { checkPlan } from '../plan'
-import { plannable, readRecipeText, recipeSchema, type Recipe } from '../recipe'
+import type { Recipe } from '../recipe'
+import { recipeTold } from '../recipe/told.fixture'
 import { solve } from '../solver'
 import { compileSession } from './compile'
 import { leftoversTaken } from './leftovers'
 import type { Session } from './schema'
 
-const read = (text: string, id: string, mark: string): Recipe =>
-  recipeSchema.parse(plannable(readRecipeText(text), id, mark))
-const roast = read(
+const roast = recipeTold(
   `Roast chicken
 
 Serves 3
@@ -24,7 +23,7 @@ Serves 3
   'roast',
   'Ro',
 )
-const pie = read(
+const pie = recipeTold(
   `Chicken pie
 
 Serves 3
@@ -36,7 +35,7 @@ Put the cooked chicken in a pie dish, cover with the pastry and bake at 200°C f
   'pie',
   'Pi',
 )
-const soup = read(
+const soup = recipeTold(
   `Bone soup
 
 Serves 4

@@ -2,15 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { demoKitchen } from '../../demo'
 import { kitchenSchema } from '../kitchen'
 import { breachText, checkPlan } from '../plan'
-import { plannable, readRecipeText, recipeSchema, type Recipe } from '../recipe'
+import type { Recipe } from '../recipe'
+import { recipeTold } from '../recipe/told.fixture'
 import { solve } from '../solver'
 import { compileSession } from './compile'
 import type { Session } from './schema'
 import { withSharedPrep } from './sharedPrep'
 
-function recipeOf(id: string, mark: string, text: string): Recipe {
-  return recipeSchema.parse(plannable(readRecipeText(text), id, mark))
-}
+const recipeOf = (id: string, mark: string, text: string) => recipeTold(text, id, mark)
 const SOUP = recipeOf(
   'soup',
   'Cs',

@@ -25,7 +25,7 @@ test('a step is had otherwise, with what it costs, kept by the plan, and taken b
   await pick(form, 'What you want of this step', 'takes longer, in minutes')
   await form.getByLabel('Minutes that it takes').fill('1')
   await form.getByLabel('Minutes that it takes').blur()
-  await expect(form.getByRole('alert')).toContainText('might not be cooked through')
+  await expect(form.getByRole('alert')).toContainText('nothing is made shorter')
   await expect(form.getByRole('button', { name: 'What would it cost?' })).toHaveCount(0)
   await pick(form, 'What you want of this step', 'begins no sooner than')
   const hour = form.getByLabel('Wished hour', { exact: true })

@@ -1,18 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { demoRecipes } from '../../../demo'
-import { plannable } from '../plannable'
 import { recipeSchema, type Recipe, type RecipeInput } from '../schema'
-import { readRecipeText } from '../text'
+import { dishTold } from '../told.fixture'
 import { emptiedFirst, foodLinks, lotsOf, STANDING, staysIn, vesselRuns } from './index'
 
-const told = (method: string, ingredients: string): Recipe =>
-  recipeSchema.parse(
-    plannable(
-      readRecipeText(`Dish\n\nIngredients\n${ingredients}\n\nMethod\n${method}`),
-      'dish',
-      'Di',
-    ),
-  )
+const told = (method: string, ingredients: string) => dishTold(ingredients, method)
 const link = (recipe: Recipe, from: string, to: string) =>
   foodLinks(recipe).find((l) => l.from === from && l.to === to)!
 const run = (recipe: Recipe, kind: string) =>

@@ -1,4 +1,12 @@
 export { comesFrom, foodLinks, goesInto, type FoodLink } from './links'
 export { inOrder, lotsOf, type Lot } from './lots'
 export { STANDING, standingBetween, type Standing } from './standing'
-export { emptiedFirst, HOLDS_FOOD, staysIn, vesselOf, vesselRuns, type VesselRun } from './vessels'
+export {
+  emptiedFirst,
+  goesIntoBoxes,
+  HOLDS_FOOD,
+  staysIn,
+  vesselOf,
+  vesselRuns,
+  type VesselRun,
+} from './vessels'

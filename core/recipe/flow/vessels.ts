@@ -54,11 +54,14 @@ export const vesselOf = (step: Step): Equipment | undefined =>
 const INTO_BOXES =
   /^(?:divide|portion|pack|spoon|ladle|share|split|box)\b[^.;]*\b(?:in|into|between|among) (?:[a-z0-9]+ ){0,4}(?:boxes|tubs|containers|jars)\b/i
 
+/** Whether a step puts food into what it is kept in. */
+export const goesIntoBoxes = (step: Pick<Step, 'do'>) => INTO_BOXES.test(step.do)
+
 /** Whether food is still in the vessel it was in when a step without one of its own is done. */
 export function staysIn(step: Step): boolean {
   if (step.stays !== undefined) return step.stays
   if (/^(?:mark|score)\b/i.test(step.do)) return true
-  if (INTO_BOXES.test(step.do)) return false
+  if (goesIntoBoxes(step)) return false
   if (['drain', 'pack', 'cut', 'shape', 'measure'].includes(step.work)) return false
   if (step.work === 'cool' || step.work === 'rest')
     return !/\b(?:rack|plate|spread|board)\b|\b(?:onto|on) (?:a|the) tray\b|^(?:lift|take|remove)\b[^,.;]*\bout\b/i.test(
@@ -162,19 +165,19 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
  */
 export function emptiedFirst<R extends Pick<Recipe, 'steps' | 'keeps' | 'routes'>>(recipe: R): R {
   const runs = vesselRuns(recipe)
-  const missing = (s: Step) =>
-    runs
-      .flatMap((r) => r.emptied.get(s.id) ?? [])
-      .filter((id) => id !== s.id && !s.after.some((a) => a.step === id))
-  if (!recipe.steps.some((s) => missing(s).length)) return recipe
-  return {
-    ...recipe,
-    steps: recipe.steps.map((s) => {
-      // In front: the pan is that of what comes last.
-      const more = [...new Set(missing(s))].map((step) => ({ step, food: false as const }))
-      return more.length ? { ...s, after: [...more, ...s.after] } : s
-    }),
-  }
+  const before = (s: Step) => [
+    ...new Set(
+      runs
+        .flatMap((r) => r.emptied.get(s.id) ?? [])
+        .filter((id) => id !== s.id && !s.after.some((a) => a.step === id)),
+    ),
+  ]
+  // In front: the pan is that of what comes last.
+  const steps = recipe.steps.map((s) => {
+    const more = before(s).map((step) => ({ step, food: false as const }))
+    return more.length ? { ...s, after: [...more, ...s.after] } : s
+  })
+  return steps.some((s, k) => s !== recipe.steps[k]) ? { ...recipe, steps } : recipe
 }
 
 /** The same vessel, if both ask for it: all tags, the larger size. */

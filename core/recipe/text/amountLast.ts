@@ -1,8 +1,8 @@
-const UNIT =
-  'g|kg|ml|l|litres?|oz|lbs?|tbsps?|tsps?|tablespoons?|teaspoons?|cups?|tins?|cans?|jars?|packs?|packets?|cloves?|sticks?|stalks?|heads?|bunch(?:es)?|handfuls?|pinch(?:es)?|sprigs?|slices?|pieces?'
+import { COUNTS, UNIT_WORDS } from './ingredientLine'
+
 /** `Black beans 3 tins (400 g), drained`, `onion 2`: the name, how much of it, and how it is prepared. */
 const LAST = new RegExp(
-  String.raw`^[-*•]?\s*([a-z][a-z' -]{1,38}[a-z]),?\s+(\d+(?:[.,/]\d+)?(?:\s*[-–]\s*\d+)?\s?(?:(?:small|large|big) )?(?:${UNIT})?(?:\s*\([^)]*\))?)\s*(,.*)?$`,
+  String.raw`^[-*•]?\s*([a-z][a-z' -]{1,38}[a-z]),?\s+(\d+(?:[.,/]\d+)?(?:\s*[-–]\s*\d+)?\s?(?:(?:small|large|big) )?(?:${UNIT_WORDS}|${COUNTS})?(?:\s*\([^)]*\))?)\s*(,.*)?$`,
   'i',
 )
 /** `Coriander, small bunch`. */

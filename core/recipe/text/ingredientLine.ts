@@ -75,21 +75,24 @@ const MEASURES: [RegExp, Measure][] = [
 ]
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?`
-const UNIT =
+/** Words for measures. */
+export const UNIT_WORDS =
   'kilogram(?:me)?s?|kilos?|kgs?|gram(?:me)?s?|gms?|gr|mg|millilit(?:er|re)s?|mls?|cl|dl|lit(?:er|re)s?|ltrs?|teaspoon(?:ful)?s?|tsps?|tablespoon(?:ful)?s?|tbsps?|tbs|dessertspoons?|dsp|fl\\.? ?oz|fluid ounces?|ounces?|ozs?|pounds?|lbs?|cup(?:ful)?s?|pints?|pts?|quarts?|qts?|sticks?|pinch(?:es)?|dash(?:es)?|g|l'
 const AMOUNT = new RegExp(
-  `^(?:about |approx\\.? |around |roughly |a generous |a heaped |heaped |level |rounded |scant )?(${NUMBER})(?:\\s*(?:-|to|or)\\s*(${NUMBER}))?\\s*-?\\s*(?:(?:heaped|level|rounded|generous|scant)\\s+)?(?:(${UNIT})\\b\\.?)?`,
+  `^(?:about |approx\\.? |around |roughly |a generous |a heaped |heaped |level |rounded |scant )?(${NUMBER})(?:\\s*(?:-|to|or)\\s*(${NUMBER}))?\\s*-?\\s*(?:(?:heaped|level|rounded|generous|scant)\\s+)?(?:(${UNIT_WORDS})\\b\\.?)?`,
 )
 /** `2 tins (400 g each) `: the size behind the tins. */
 const SIZED = new RegExp(
-  `^(${NUMBER})\\s+(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?|bottles?|tubs?|blocks?|boxes|box)\\s*\\(\\s*(${NUMBER})\\s*-?\\s*(${UNIT})\\b\\.?(?: each)?\\s*\\)`,
+  `^(${NUMBER})\\s+(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?|bottles?|tubs?|blocks?|boxes|box)\\s*\\(\\s*(${NUMBER})\\s*-?\\s*(${UNIT_WORDS})\\b\\.?(?: each)?\\s*\\)`,
 )
 /** `2 x 400 g tins`, `1 (14 oz) can`, `2 400g tins`. */
 const PACKS = new RegExp(
-  `^(${NUMBER})(?:\\s*(?:x|×|\\*)\\s*|\\s+)\\(?\\s*(${NUMBER})\\s*-?\\s*(${UNIT})\\b\\.?\\s*\\)?\\s*(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?|bottles?|tubs?|blocks?|boxes|box|pieces?)?\\b`,
+  `^(${NUMBER})(?:\\s*(?:x|×|\\*)\\s*|\\s+)\\(?\\s*(${NUMBER})\\s*-?\\s*(${UNIT_WORDS})\\b\\.?\\s*\\)?\\s*(?:tins?|cans?|packs?|packets?|jars?|bags?|cartons?|bottles?|tubs?|blocks?|boxes|box|pieces?)?\\b`,
 )
-const COUNT_WORDS =
-  /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?)\b\s*/
+/** Words for what is counted, of whatever size. */
+export const COUNTS =
+  'cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?'
+const COUNT_WORDS = new RegExp(String.raw`^(?:${COUNTS})\b\s*`)
 /** Words for what is counted that say how much it is. */
 const COUNTED =
   /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|knobs?|thumbs?|glugs?|splash(?:es)?|tins?|cans?|jars?|packets?|packs?|sachets?)\b/
@@ -205,7 +208,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
         ;({ amount, unit } = inMetric(amount, measure, line, doubts))
         line = line.replace(
           new RegExp(
-            `^\\s*[/(]\\s*(?:about |approx\\.? )?${NUMBER}(?:\\s*-\\s*${NUMBER})?\\s*(?:${UNIT})\\b\\.?(?:\\s*${NUMBER}\\s*(?:${UNIT})\\b\\.?)?\\s*\\)?`,
+            `^\\s*[/(]\\s*(?:about |approx\\.? )?${NUMBER}(?:\\s*-\\s*${NUMBER})?\\s*(?:${UNIT_WORDS})\\b\\.?(?:\\s*${NUMBER}\\s*(?:${UNIT_WORDS})\\b\\.?)?\\s*\\)?`,
           ),
           '',
         )

@@ -465,7 +465,7 @@ class Reader {
     const whole = before === undefined ? undefined : this.drafts[before]
     if (
       !whole?.stated ||
-      !ON_HEAT.has(whole.work) ||
+      !(ON_HEAT.has(whole.work) || whole.work === 'bake') ||
       !COOKS_ALONG.test(plain(text)) ||
       whole.minutes[0] <= minutes[1]
     )

@@ -1,6 +1,6 @@
 import { lowerFirst, upperFirst } from '../casing'
+import { inCommands } from './fewWords'
 import { singular } from './ingredientLine'
-import { VERB_OF } from './lexicon'
 
 /** Stands for a full stop that ends no sentence. */
 const GUARD = '\ue000'
@@ -79,17 +79,9 @@ export function inTurns(text: string, foods: ReadonlySet<string>): string {
 const PLACE_FIRST =
   /^(in (?:the same|that|a|an|another|the) (?:[a-z-]+ ){0,3}?(?:pan|pot|saucepan|skillet|bowl|wok|casserole|jug)) ((?!with\b|and\b|of\b|over\b|on\b|until\b|for\b)[a-z]+) ((?:the|a|an|your|some|\d+) [^,.;]*?)(?= for \d|,|;|\.| and |$)/i
 
-/** `Onions and peppers in, 10 min`: things, and for how long. */
-const THINGS_IN =
-  /^([a-z]+(?:(?:,| &| \+)? (?!in\b)[a-z]+){0,12}) in(?:[,:]? (?:for )?(?=(\d[\d-]{0,6} ?(?:minutes?|mins?|hours?|hrs?|h|m)\b))\2|(?=[.;,]|$))/i
-const JOINS =
-  /^((?:the )?[a-z]+(?: [a-z]+)?)(?:, (?:cut )?in(?:to)? [a-z]+,)? (?:go(?:es)?|joins?|can go)\b(?= (?:in|them|it|beside|alongside|round|around|next)\b)[^.;]*\bfor the (?:last|final) (\d{1,3})(?: ?(?:minutes?|mins?))?(?=[.,;]|$)/i
-const ON_TOP = /^([a-z]+(?: [a-z]+){0,3}) on top(?=[.;]|$)/i
-const NO_THING = /^(?:it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
-
 /** `The meat goes in boxes in the fridge` as a command. */
 export const asCommand = (text: string) =>
-  text
+  inCommands(text)
     // `Prove for 45 minutes, heating the oven to 220C towards the end`.
     .replace(
       /,? (?:and |while )?(?:pre-?)?heating (the oven to \d[^,.;]*?)(?: (?:towards|at|near) the end| meanwhile| in the meantime)?(?=[.,;]|$)/i,
@@ -115,36 +107,6 @@ export const asCommand = (text: string) =>
       /,? (?:and |then |with )*(?:a )?natural(?:ly)?(?: pressure)? release(?: for| of)? (?=(?:about |another )?\d+ ?m)/i,
       ', then let the pressure fall for ',
     )
-    // `Beans, tomatoes, chipotle in.`, `Garlic and spices in, 1 min`.
-    .replace(THINGS_IN, (whole, what: string, time: string | undefined) => {
-      const [first = ''] = what.toLowerCase().split(/[ ,]/)
-      if (VERB_OF.has(first) || NO_THING.test(what)) return whole
-      return `Add ${lowerFirst(what)}${time === undefined ? '' : `, cook ${time}`}`
-    })
-    // `They go in beside the chicken for the last 50 minutes`, `carrots, in chunks, join them for the last 30`.
-    .replace(JOINS, (whole, what: string, minutes: string) =>
-      VERB_OF.has(what.toLowerCase()) && !/^(?:they|it)$/i.test(what)
-        ? whole
-        : `Roast ${/^(?:they|it)$/i.test(what) ? 'them' : `the ${lowerFirst(what.replace(/^the /i, ''))}`} for ${minutes} minutes`,
-    )
-    // `Berries on top`.
-    .replace(ON_TOP, (whole, what: string) =>
-      VERB_OF.has(what.toLowerCase().split(' ')[0]!) || NO_THING.test(what)
-        ? whole
-        : `Scatter over the ${lowerFirst(what)}`,
-    )
-    // `Off the heat: chocolate, chopped coriander.`
-    .replace(/^(off the heat)\s*[:,-]\s*(?=([a-z]+))/i, (whole, off: string, first: string) =>
-      VERB_OF.has(first.toLowerCase()) ? whole : `${off}, add `,
-    )
-    .replace(/(?<=[a-z]) \+ (?=[a-z])/gi, ' and ')
-    // `Wet into dry`.
-    .replace(
-      /^(?:the )?(wet|dry) into (?:the )?(wet|dry)\b/i,
-      (_, what: string, into: string) =>
-        `Stir the ${what.toLowerCase()} into the ${into.toLowerCase()}`,
-    )
-    .replace(/\bthe (dry|wet) (?:stuff|things|bits)\b/gi, 'the $1 ingredients')
     // `Then straight into iced water`.
     .replace(
       /,? (?:and )?then (?:straight )?(?=into (?:a bowl of )?(?:iced?|ice-cold|cold) water)/i,

@@ -49,16 +49,21 @@ const GUESS: Record<WorkKind, [number, number]> = {
   chill: [30, 60],
 }
 
-/** `Pour in the coconut milk, bring to a simmer`: as long as a pan takes to come to it, and no longer. */
-const ONLY_HEATS =
-  /\b(?:bring|return|come)(?: (?:it|them|everything|back|up|just|slowly|gently))* to (?:a|the) (?:[a-z]+ )?(?:simmer|boil)\.?$/
-const HEATED: [number, number] = [5, 8]
-/** `Let it bubble away`: until the alcohol is off. */
-const BUBBLES = /\bbubbl(?:e|ing)\b/
-const BUBBLED: [number, number] = [2, 4]
-/** `Warm the syrup and oil`: until it runs, and no longer. */
-const WARMS = /^(?:gently |just )?(?:warm|melt)\b/
-const WARMED: [number, number] = [3, 5]
+/** What takes another time than its kind of work usually does, by its words. */
+const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] = [
+  {
+    // `Pour in the coconut milk, bring to a simmer`: as long as a pan takes to come to it, and no longer.
+    words:
+      /\b(?:bring|return|come)(?: (?:it|them|everything|back|up|just|slowly|gently))* to (?:a|the) (?:[a-z]+ )?(?:simmer|boil)\.?$/,
+    minutes: [5, 8],
+  },
+  // `Let it bubble away`: until the alcohol is off.
+  { work: 'simmer', words: /\bbubbl(?:e|ing)\b/, minutes: [2, 4] },
+  // `Warm the syrup and oil`: until it runs, and no longer.
+  { work: 'simmer', words: /^(?:gently |just )?(?:warm|melt)\b/, minutes: [3, 5] },
+]
+const usualTime = (text: string, work: WorkKind): [number, number] =>
+  BY_WORDS.find((b) => (b.work ?? work) === work && b.words.test(text))?.minutes ?? GUESS[work]
 
 /** Least and most minutes of a step: as stated, by weight, or a guess; doubts are added to the list. */
 export function timeOf(
@@ -98,15 +103,7 @@ export function timeOf(
   // `Steam the beans over them for the last 5 minutes`: as long as they take.
   if (ahead && COOKS_ALONG.test(plain(text)))
     return { minutes: [ahead.least, ahead.most], stated: true }
-  const bubbles = work === 'simmer' && BUBBLES.test(plain(text))
-  const warms = work === 'simmer' && WARMS.test(plain(text))
-  const [least, most] = ONLY_HEATS.test(plain(text))
-    ? HEATED
-    : bubbles
-      ? BUBBLED
-      : warms
-        ? WARMED
-        : GUESS[work]
+  const [least, most] = usualTime(plain(text), work)
   const things = Math.max(1, uses.length)
   const factor = work === 'cut' ? Math.min(3, 0.5 + 0.5 * things) : 1
   if (!HAS_A_USUAL_TIME.has(work)) doubts.push(GUESSED)

@@ -1,14 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { readRecipeText } from './readText'
+import { stepOf as find } from './steps.fixture'
 import type { StepRead } from './drafts'
 
 const read = (method: string, list = '') =>
   readRecipeText(`A dish\nServes 4\n\nIngredients\n${list}\n\nMethod\n${method}`)
-const find = (steps: readonly StepRead[], words: string): StepRead => {
-  const step = steps.find((s) => s.do.toLowerCase().includes(words))
-  if (!step) throw new Error(`no step "${words}" in: ${steps.map((s) => s.do).join(' | ')}`)
-  return step
-}
 const after = (steps: readonly StepRead[], words: string) =>
   find(steps, words).after.map((a) => steps.find((s) => s.id === a.step)!.do.toLowerCase())
 const waitsFor = (steps: readonly StepRead[], words: string, other: string) =>

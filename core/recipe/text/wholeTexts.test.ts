@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { StepRead } from './drafts'
 import { readRecipeText } from './readText'
+import { stepOf } from './steps.fixture'
 
 /** Each step that is spoken of with the beginnings of those that it waits for. */
 function waits(steps: readonly StepRead[]): Record<string, string[]> {
@@ -13,11 +14,6 @@ function waits(steps: readonly StepRead[]): Record<string, string[]> {
       ),
     ]),
   )
-}
-const stepOf = (steps: readonly StepRead[], words: string): StepRead => {
-  const found = steps.find((s) => s.do.toLowerCase().includes(words))
-  if (!found) throw new Error(`no step "${words}" in: ${steps.map((s) => s.do).join(' | ')}`)
-  return found
 }
 
 describe('cabbage rolls', () => {
@@ -390,9 +386,13 @@ Peel the potatoes and parboil for 8 minutes. Drain, shake to roughen, and toss w
 Check the juices run clear. Rest the bird for 20 minutes.`)
   it('is told to the end', () => {
     expect(stepOf(steps, 'shake').after).toEqual([{ step: stepOf(steps, 'drain').id }])
-    expect(stepOf(steps, 'roast them')).toMatchObject({ work: 'bake', minutes: [50, 50] })
-    expect(stepOf(steps, 'roast them').after).toEqual([{ step: stepOf(steps, 'shake').id }])
-    expect(stepOf(steps, 'roast the carrots')).toMatchObject({ minutes: [30, 30] })
+    // The carrots come into their tin when 30 of the 50 minutes are left.
+    const alone = stepOf(steps, 'cook them alongside')
+    expect(alone).toMatchObject({ work: 'bake', minutes: [20, 20] })
+    expect(alone.after).toEqual([{ step: stepOf(steps, 'shake').id }])
+    const joined = stepOf(steps, 'cook the carrots with them')
+    expect(joined).toMatchObject({ work: 'bake', minutes: [30, 30], uses: ['carrot'] })
+    expect(joined.after).toEqual([{ step: alone.id }])
     expect(stepOf(steps, 'rest the bird').after).toEqual([
       { step: stepOf(steps, 'roast the chicken').id },
     ])
@@ -444,4 +444,36 @@ Brown the sausages in the oil in a large casserole, 8-10 minutes. Lift out and c
   expect(waits(steps)['soften in']).toEqual(['(brown the', 'dice the'])
   expect(stepOf(steps, 'give it')).toMatchObject({ work: 'fry', minutes: [1, 1] })
   expect(stepOf(steps, 'give it').equipment).toEqual(['pot', 'burner'])
+})
+
+it('of a pasta the peas cook in its pot for its last minutes', () => {
+  const { steps } = readRecipeText(`Pasta and peas
+Serves 4
+
+400 g penne
+200 g peas
+
+Boil the penne for 11 minutes. Peas join the penne for the last 3 minutes. Drain.`)
+  expect(stepOf(steps, 'boil')).toMatchObject({ work: 'boil', minutes: [8, 8] })
+  const joined = stepOf(steps, 'cook the peas')
+  expect(joined.equipment).toEqual(['pot', 'burner'])
+  expect(joined.after).toEqual([{ step: stepOf(steps, 'boil').id }])
+})
+
+it('of a roast the apples go into its oven for its last half hour', () => {
+  const { steps } = readRecipeText(`Pork and apples
+Serves 6
+
+1.5 kg boneless pork loin
+3 eating apples, cut into wedges
+
+Put the pork in a roasting tin and roast at 170°C for 75 minutes. Add the apples for the last 30 minutes. Rest for 20 minutes.`)
+  expect(stepOf(steps, 'roast')).toMatchObject({ work: 'bake', minutes: [45, 45] })
+  expect(stepOf(steps, 'add the apples')).toMatchObject({
+    work: 'bake',
+    minutes: [30, 30],
+    celsius: 170,
+    equipment: ['oven', 'tray'],
+    after: [{ step: stepOf(steps, 'roast').id }],
+  })
 })

@@ -6,9 +6,12 @@ import { isBoiled, isMeat } from './foods'
 import type { Group } from './groups'
 import { VESSELS } from './lexicon'
 import { plain } from './plain'
+import { COOKS_ALONG } from './stepTime'
 import { temperaturesIn } from './temperatures'
 
+/** `Give it a minute`. */
 const GIVES = /\bgive (?:it|them|that|everything) (?:all )?(?:another |about )?(?:an?|\d)/
+/** A pot or a stone that is heated with the oven, and has nothing in it yet. */
 const EMPTY_POT =
   /\b(?:put|place|set) (?:an?|your) (?:(?:empty|heavy|large|lidded|cast[ -]iron|deep) )+(?:pot|casserole|skillet|stone|tray|tin|pan)\b[^.;]*\b(?:in|into) the oven\b/
 
@@ -25,7 +28,7 @@ export function workOf(
   const spans = durationsIn(text).filter((d) => d.kind === 'span')
   if (named.includes('microwave')) return 'heat'
   if (work === 'heat') return 'heat'
-  // `Put a heavy pot in the oven and heat to 240 °C`: nothing is in it yet.
+  // `… and heat to 240 °C`.
   if (EMPTY_POT.test(text) || (verb === 'heat' && /^(?:then )?heat (?:it )?to \d{3}/.test(text)))
     return 'heat'
   // `Add the garlic, and give it a minute`: on the heat that it is on.
@@ -153,6 +156,9 @@ function cookedHow(
   if (at('pressure-cooker') && !where.opened) return 'pressure'
   if (at('air-fryer') || inFryer(text, named, where)) return 'bake'
   if (at('rice-cooker')) return 'simmer'
+  // What joins a roast cooks in the oven that is on.
+  const inShape = where.vessel === undefined || OVEN_SHAPES.has(where.vessel)
+  if (/\balongside\b/.test(text) && where.oven !== undefined && inShape) return 'bake'
   // `Turn the oven down, cover and cook for 6 hours`: in the tin that it is in.
   const hot = where.heated === 'bake' || (where.oven !== undefined && where.heated === undefined)
   const inOven = hot && OVEN_SHAPES.has(where.vessel ?? where.dish)
@@ -222,6 +228,8 @@ function putHow(
   if (/^(?:divide|split|ladle|spoon|transfer|tip)$/.test(verb) && INTO_BOXES.test(text))
     return 'pack'
   if (where.heated && LONGER.test(plain(text))) return where.heated
+  // `Add the apples for the last 30 minutes`: they cook as what they join does.
+  if (where.heated && COOKS_ALONG.test(plain(text))) return where.heated
   // `Add the garlic for 2 minutes`: it fries on for so long.
   const fries = where.heated !== undefined && ['fry', 'soften', 'brown'].includes(where.heated)
   if (

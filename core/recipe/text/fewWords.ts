@@ -1,0 +1,63 @@
+import { lowerFirst } from '../casing'
+import { VERB_OF } from './lexicon'
+
+/** `Onions and peppers in, 10 min`: things, and for how long. */
+const THINGS_IN =
+  /^([a-z]+(?:(?:,| &| \+)? (?!in\b)[a-z]+){0,12}) in(?:[,:]? (?:for )?(?=(\d[\d-]{0,6} ?(?:minutes?|mins?|hours?|hrs?|h|m)\b))\2|(?=[.;,]|$))/i
+const LAST_MINUTES = String.raw`for the (?:last|final) (\d{1,3})(?: ?(?:minutes?|mins?))?(?=[.,;]|$)`
+const IN_CHUNKS = String.raw`(?:, (?:cut )?in(?:to)? [a-z]+,)?`
+/** `They go in beside the chicken for the last 50 minutes`. */
+const GO_IN = new RegExp(
+  String.raw`^((?:the )?[a-z]+(?: [a-z]+)?)${IN_CHUNKS} (?:can )?go(?:es)? (?:in )?(?:beside|alongside|round|around|next to) [^.;]*\b${LAST_MINUTES}`,
+  'i',
+)
+/** `Carrots, in chunks, join them for the last 30`. */
+const JOINS = new RegExp(
+  String.raw`^((?:the )?[a-z]+(?: [a-z]+)?)${IN_CHUNKS} joins? ((?:the )?[a-z]+) ${LAST_MINUTES}`,
+  'i',
+)
+const ON_TOP = /^([a-z]+(?: [a-z]+){0,3}) on top(?=[.;]|$)/i
+/** Words that stand for no food, and those that begin a command or what belongs to one. */
+const THEY = /^(?:it|they)$/i
+const NO_FOOD = /^(?:it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
+const namesFood = (words: string) => {
+  const [first = ''] = words.toLowerCase().split(/[ ,]/)
+  return !VERB_OF.has(first) && !NO_FOOD.test(words)
+}
+const the = (words: string) => `the ${lowerFirst(words.replace(/^the /i, ''))}`
+
+/** What a cook says in few words, who leaves out the verbs, as commands. */
+export const inCommands = (text: string): string =>
+  text
+    // `Beans, tomatoes, chipotle in.`, `Garlic and spices in, 1 min`.
+    .replace(THINGS_IN, (whole, what: string, time: string | undefined) =>
+      namesFood(what)
+        ? `Add ${lowerFirst(what)}${time === undefined ? '' : `, cook ${time}`}`
+        : whole,
+    )
+    .replace(GO_IN, (whole, what: string, minutes: string) =>
+      THEY.test(what) || namesFood(what)
+        ? `Cook ${THEY.test(what) ? 'them' : the(what)} alongside for ${minutes} minutes`
+        : whole,
+    )
+    .replace(JOINS, (whole, what: string, others: string, minutes: string) =>
+      namesFood(what)
+        ? `Cook ${the(what)} with ${others.toLowerCase()} for the last ${minutes} minutes`
+        : whole,
+    )
+    // `Berries on top`.
+    .replace(ON_TOP, (whole, what: string) =>
+      namesFood(what) ? `Scatter over ${the(what)}` : whole,
+    )
+    // `Off the heat: chocolate, chopped coriander.`
+    .replace(/^(off the heat)\s*[:,-]\s*(?=([a-z]+))/i, (whole, off: string, first: string) =>
+      VERB_OF.has(first.toLowerCase()) ? whole : `${off}, add `,
+    )
+    .replace(/(?<=[a-z]) \+ (?=[a-z])/gi, ' and ')
+    // `Wet into dry`.
+    .replace(
+      /^(?:the )?(wet|dry) into (?:the )?(wet|dry)\b/i,
+      (_, what: string, into: string) =>
+        `Stir the ${what.toLowerCase()} into the ${into.toLowerCase()}`,
+    )
+    .replace(/\bthe (dry|wet) (?:stuff|things|bits)\b/gi, 'the $1 ingredients')
