@@ -2,7 +2,7 @@ import { COUNTS, UNIT_WORDS } from './ingredientLine'
 
 /** `Black beans 3 tins (400 g), drained`, `onion 2`: the name, how much of it, and how it is prepared. */
 const LAST = new RegExp(
-  String.raw`^[-*•]?\s*([a-z][a-z' -]{1,38}[a-z]),?\s+(\d+(?:[.,/]\d+)?(?:\s*[-–]\s*\d+)?\s?(?:(?:small|large|big) )?(?:${UNIT_WORDS}|${COUNTS})?(?:\s*\([^)]*\))?)\s*(,.*)?$`,
+  String.raw`^[-*•]?\s*([a-z][a-z' -]{1,38}[a-z]),?\s+(\d+(?:[.,/]\d+)?(?:\s*[-–]\s*\d+)?\s?(?:(?:small|large|big|medium)\b ?)?(?:(?:cm|inch) )?(?:${UNIT_WORDS}|${COUNTS})?(?:\s*\([^)]*\))?)\s*(,.*)?$`,
   'i',
 )
 /** `Coriander, small bunch`. */
@@ -11,7 +11,7 @@ const IN_WORDS =
 /** What a text says of itself with a number behind it. */
 const ABOUT =
   /^(?:serves|servings?|makes|feeds|yields?|portions|people|time|prep\w*|cook\w*|total|ready|oven|bake|rest|step|day|part|page|for|about|gas|fan|makes about)\b/i
-/** So many lines in a row are a list, and no accident. */
+/** So many lines are a list, and no accident. */
 const LEAST = 3
 
 /**
@@ -25,12 +25,8 @@ export function amountsFirst(lines: readonly string[]): string[] {
     const words = IN_WORDS.exec(line)
     return words ? `1 ${words[2]!.replace(/^an? /i, '')} ${words[1]!}` : undefined
   })
-  const out = [...lines]
-  for (let k = 0; k < lines.length;) {
-    let end = k
-    while (turned[end] !== undefined) end++
-    if (end - k >= LEAST) for (let i = k; i < end; i++) out[i] = turned[i]!
-    k = Math.max(end, k + 1)
-  }
-  return out
+  if (turned.filter((t) => t !== undefined).length < LEAST) return [...lines]
+  // One that stands alone may be anything.
+  const near = (k: number) => [k - 2, k - 1, k + 1, k + 2].some((i) => turned[i] !== undefined)
+  return lines.map((line, k) => (near(k) ? (turned[k] ?? line) : line))
 }

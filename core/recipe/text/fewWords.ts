@@ -45,6 +45,16 @@ export const inCommands = (text: string): string =>
         ? `Cook ${the(what)} with ${others.toLowerCase()} for the last ${minutes} minutes`
         : whole,
     )
+    // `Into the big pot with 1 l water`, `ghee hot in a small pan`, `spices into dal`.
+    .replace(
+      /^((?:straight )?into) (?=(?:the|a) [a-z ]{0,20}(?:pot|pan|saucepan|casserole|bowl)\b)/i,
+      (_, into: string) => `Put ${into.toLowerCase()} `,
+    )
+    .replace(/^([a-z]+(?: [a-z]+)?) hot in (?=(?:an?|the|small|large|big)\b)/i, 'Heat the $1 in ')
+    .replace(
+      /^([a-z]+(?: [a-z]+)?) into (?:the )?(?=[a-z]+(?: with\b|[.;,]|$))/i,
+      (whole, what: string) => (namesFood(what) ? `Stir ${the(what)} into the ` : whole),
+    )
     // `Berries on top`.
     .replace(ON_TOP, (whole, what: string) =>
       namesFood(what) ? `Scatter over ${the(what)}` : whole,

@@ -228,7 +228,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   const { current } = kept
   if (!current || current.closed) return false
   if (
-    /^(?:put|tip|pour|place) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:top|fill|stuff|load) with)\b/.test(
+    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:top|fill|stuff|load) with)\b/.test(
       lower,
     )
   )
@@ -245,7 +245,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
 }
 
 const COMES_TO_IT =
-  /^(?:put|tip|pour|place|stir) [^,.;]*\bback(?:\b(?! (?:to|in|into) )|$)|^(?:add|return) (?![^,.;]*\b(?:to|into|in) (?:the|a|your)\b)/
+  /^(?:put|tip|pour|place|stir|nestle|sit|lay|slide|tuck|set) [^,.;]*\bback(?:\b(?! (?:to|in|into) )|$)|^(?:add|return) (?![^,.;]*\b(?:to|into|in) (?:the|a|your)\b)/
 
 /** What stays where it is, and the others come to: after `to`, `into` or `over`, else the latest. */
 export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread | undefined {

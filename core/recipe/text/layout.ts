@@ -77,6 +77,7 @@ const SERVINGS = [
   ),
   new RegExp(String.raw`\b(?:servings|portions|persons|people|eaters)\s*:\s*${COUNT}`),
   new RegExp(String.raw`\b(?:makes|gives|is) [^.!?]{0,40}\bfor ${COUNT}[.!]?$`),
+  new RegExp(String.raw`^for ${COUNT}[.!]?$`),
   new RegExp(String.raw`\bfor ${COUNT} (?:people|persons|eaters|of us|hungry)\b`),
   new RegExp(String.raw`\b${COUNT} (?:people|persons|eaters)\b`),
   new RegExp(

@@ -159,6 +159,11 @@ class Reader {
       this.prelude = { text, place: prelude?.place ?? place }
       return
     }
+    // `Heat a pan and grease with a little butter`: what is fried in it comes next.
+    if (prelude && /^(?:grease|oil|brush|butter|wipe)\b/i.test(group.text)) {
+      this.prelude = { text, place: prelude.place }
+      return
+    }
     // `Heat the oil; add the cumin seeds and let them sizzle`: what is fried in it first.
     if (
       prelude &&
@@ -192,7 +197,9 @@ class Reader {
       this.again(before, group, text, place, Number(again[1] ?? 2))
       return
     }
-    const at = prelude ? { ...place, goesOn: prelude.place.goesOn } : place
+    const at = prelude
+      ? { ...place, label: place.label ?? prelude.place.label, goesOn: prelude.place.goesOn }
+      : place
     const mention = this.mentionOf({ ...group, text }, at)
     const sources = this.sourcing.of(mention)
     const { current } = this.threads

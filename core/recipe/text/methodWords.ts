@@ -28,7 +28,7 @@ export const LOCKED =
 export const goesOn = (group: Group, last: Draft) =>
   !last.stated &&
   cooks(last.work) &&
-  /^(?:(?:cook|bake|roast|leave)(?: it| them)?(?: for)? )?(?:about |around )?\d[^,;.]*\b(?:hours?|hrs?|h|minutes?|mins?|min)\b[\s.,;]/i.test(
+  /^(?:(?:cook|bake|roast|leave)(?: it| them)?(?: for)? |(?:they|it)(?:['’]ll| will)? (?:need|want|take)s? )?(?:about |around )?\d[^,;.]*\b(?:hours?|hrs?|h|minutes?|mins?|min)\b[\s.,;]/i.test(
     `${group.text} `,
   ) &&
   /^(?:cook|take|turn|stir|remove|uncover)$/.test(group.verb)

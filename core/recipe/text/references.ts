@@ -10,7 +10,7 @@ export const isStaple = (item: string) => STAPLE.test(item) || PEPPER.test(item)
 
 /** Things made on the way, by which a method goes on speaking of them. */
 export const PRODUCTS = new Set(
-  'sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling muffin cupcake scone brownie chili finger wedge'.split(
+  'tadka sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling muffin cupcake scone brownie chili finger wedge'.split(
     ' ',
   ),
 )

@@ -13,6 +13,7 @@ export function sentencesOf(method: string): string[] {
     const line = raw
       .replace(/^[\s>#*•·▢☐□◦–—-]+/, '')
       .replace(/^[①-⑳❶-❿➀-➓]\s*/, '')
+      .replace(/^\(?[a-h]\)\s+/i, '')
       .replace(
         /^(?:[Ss]tep\s*|STEP\s*)?\(?\d{1,2}(?:\s*[-.):|]\s+|\s*[.):]\s*(?=[A-Z])|\s+(?=[A-Z]))/,
         '',

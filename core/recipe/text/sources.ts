@@ -35,7 +35,7 @@ const MAKES =
 const isMadeOf = (lower: string) =>
   /\b(?:meat|fish|vegetable) (?:stock|broth|juices|thermometer|mixture|sauce)\b/.test(lower)
 const DISHES = new Set(
-  'stew soup chowder chilli chili curry ragu sauce gravy casserole base'.split(' '),
+  'stew soup chowder chilli chili curry ragu sauce gravy casserole base dal dahl'.split(' '),
 )
 /** What is shaped or cut into something is no food that goes in. */
 const inputOf = (lower: string, work: WorkKind) =>
@@ -275,6 +275,14 @@ export class Sourcing {
     // `Tip into the dal`: by the heading of its ingredients.
     for (const t of kept.open)
       if (!found.has(t) && kept.headingOf(t).some((n) => into(n).test(lower))) found.add(t)
+    // `Whisk the eggs and milk, and pour into the flour`: with all that was whisked with it before.
+    const target = /\b(?:pour|tip|stir|whisk|fold)\b[^.;]*?\binto the ([a-z]+)/.exec(lower)?.[1]
+    const dry = kept.open.find(
+      (t) =>
+        isMixed(t) &&
+        [...t.items].some((id) => kept.isNamed(id) && namesOf(kept.item(id)).at(-1) === target),
+    )
+    if (dry) found.add(dry)
     // `A spoonful on each leaf`: of the cabbage that was cooked whole.
     if (LEAVES.test(lower)) {
       const leafy = kept.latest((t) => [...t.items].some((id) => LEAFY.test(kept.item(id))))

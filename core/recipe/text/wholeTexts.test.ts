@@ -477,3 +477,76 @@ Put the pork in a roasting tin and roast at 170°C for 75 minutes. Add the apple
     after: [{ step: stepOf(steps, 'roast').id }],
   })
 })
+
+describe('a dal with its own words', () => {
+  const { ingredients, steps } = readRecipeText(`Everyday dal
+makes 6 bowls
+
+Stuff:
+  - red lentils, 400 g
+  - turmeric, 1 tsp
+  - onion, 1 large
+  - garlic, 6 cloves
+  - cumin seeds, 2 tsp
+  - ghee, 3 tbsp
+
+How:
+  a) Rinse lentils till water runs clear. Into the big pot with turmeric + 1.6 l water. Boil, skim, then turn right down, 25 mins.
+  b) Tadka: ghee hot in small frying pan. Cumin seeds till they pop, then sliced onion till properly brown (8-10 mins). Garlic, finely chopped, 2 mins.
+  c) Tadka into dal. 3 mins.`)
+  it('has its amounts behind commas, and its steps behind letters', () => {
+    expect(ingredients.every((i) => i.amount > 0)).toBe(true)
+    expect(waits(steps)['put into']).toEqual(['rinse lentils'])
+  })
+  it('fries the spices in their own pan, and stirs them in', () => {
+    expect(stepOf(steps, 'heat the ghee')).toMatchObject({ work: 'fry', minutes: [8, 10] })
+    expect(waits(steps)['stir the']).toEqual(['turn right', 'garlic, finely'])
+    expect(stepOf(steps, 'stir the').equipment).toEqual(['pot'])
+  })
+})
+
+it('of chops in prose each thing takes the time that is told of it later', () => {
+  const { serves, steps } = readRecipeText(`Pork chops with mash
+
+For four. You will want four pork chops, a tablespoon of oil, two leeks, 300ml of dry cider and a kilo of potatoes.
+
+Put the potatoes on to boil in salted water; they'll need 20 minutes.
+Fry the chops in the oil for 8 minutes. Take them out and keep warm.
+Soften the sliced leeks in the same pan for 6 minutes. Pour in the cider and let it reduce by half, about 5 minutes. Put the chops back for 3 minutes to heat through.`)
+  expect(serves).toBe(4)
+  expect(stepOf(steps, 'put the potatoes')).toMatchObject({ work: 'boil', minutes: [20, 20] })
+  expect(stepOf(steps, 'chops back').equipment).toEqual(['frying-pan', 'burner'])
+})
+
+it('of pancakes the wet goes into the dry, and the batter into a greased pan', () => {
+  const { steps } = readRecipeText(`Pancakes (makes 16)
+
+300g plain flour
+1 tbsp baking powder
+3 eggs
+400ml milk
+50g butter
+
+Whisk the flour and baking powder. Whisk the eggs and milk in a jug, then pour into the flour and whisk to a smooth batter.
+Heat a large frying pan over a medium heat and grease with a little butter. Cook ladlefuls of batter, 2 minutes each side.
+Bag up.`)
+  const whisks = steps.filter((s) => s.do.startsWith('Whisk'))
+  expect(whisks[1]!.after).toEqual([{ step: whisks[0]!.id }])
+  expect(stepOf(steps, 'ladlefuls')).toMatchObject({ work: 'fry', uses: ['butter'] })
+  expect(steps.at(-1)!.after).toEqual([{ step: stepOf(steps, 'ladlefuls').id }])
+})
+
+it('of chicken that is nestled back in, it lies in what was made in its pan', () => {
+  const { steps } = readRecipeText(`Chicken and orzo
+Serves 4
+
+8 chicken thighs
+1 onion, chopped
+250g orzo
+700ml chicken stock
+
+Fry the chicken in a casserole for 10 mins. Transfer to a plate.
+Add the onion to the pan and cook for 5 mins. Tip in the orzo and pour over the stock.
+Nestle the chicken back in. Cook in the oven at 200C for 20 mins.`)
+  expect(waits(steps)['nestle the']).toEqual(['transfer to', 'tip in'])
+})

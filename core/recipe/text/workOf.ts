@@ -9,6 +9,8 @@ import { plain } from './plain'
 import { COOKS_ALONG } from './stepTime'
 import { temperaturesIn } from './temperatures'
 
+/** Fried in a pan, whatever else it is called. */
+const BATTER = /\b(?:batter|pancakes?|crepes?|fritters?|omelettes?)\b/
 /** `Give it a minute`. */
 const GIVES = /\bgive (?:it|them|that|everything) (?:all )?(?:another |about )?(?:an?|\d)/
 /** A pot or a stone that is heated with the oven, and has nothing in it yet. */
@@ -35,6 +37,9 @@ export function workOf(
   const hot =
     where.heated !== undefined && ['fry', 'soften', 'brown', 'simmer'].includes(where.heated)
   if (hot && GIVES.test(text) && spans.length && work !== 'bake') return 'fry'
+  // `Put the chops back for 3 minutes to heat through`.
+  if (hot && spans.length && work === 'assemble' && /\bback\b|\b(?:heat|warm) through\b/.test(text))
+    return 'simmer'
   if (work === 'simmer' && COOK.test(verb)) return cookedHow(text, about, verb, where, named)
   switch (verb) {
     case 'season':
@@ -170,6 +175,7 @@ function cookedHow(
     return 'bake'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
+  if (BATTER.test(about) && !where.wet) return 'fry'
   if (PASTA.test(about) || /\bboiling (?:salted )?water\b/.test(about)) return 'boil'
   if (
     /\b(?:until (?:well )?brown(?:ed)?|brown all over|until no longer pink)\b/.test(text) &&
