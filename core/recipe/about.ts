@@ -18,11 +18,22 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
     const inside = comesFrom(links, id)
     return recipe.steps.filter((s) => inside.has(s.id))
   }
+  /** `Spread the mash over the filling`: what comes of it is the pie. */
+  const isPart = (name: string, step: Recipe['steps'][number], within: Recipe['steps']) =>
+    links.filter((l) => l.to === step.id).length > 1 &&
+    PRODUCTS.has(singular(name.split(' ').at(-1)!)) &&
+    dishIn(new Set(within.flatMap((s) => s.uses)), recipe, true) !== undefined
   const called = new Map(
     recipe.steps.map((step) => {
       const name = calledIn(step.do, recipe)
       const joins = step.uses.length > 1 || links.filter((l) => l.to === step.id).length > 1
-      return [step.id, name && joins && isMinor(name, insideOf(step.id), recipe) ? null : name]
+      const within = insideOf(step.id)
+      return [
+        step.id,
+        name && joins && (isMinor(name, within, recipe) || isPart(name, step, within))
+          ? null
+          : name,
+      ]
     }),
   )
   const nameAt = (id: string, hops = 2): string | null | undefined => {
@@ -140,7 +151,7 @@ function inWords(used: ReadonlySet<string>, recipe: Recipe, baked: boolean): str
       : undefined
   // Bread is not called after its yeast.
   const minor = names.every((n) => RAISING.test(n))
-  const dish = names.length > 1 || minor ? dishIn(used, recipe) : undefined
+  const dish = names.length > 1 || minor ? dishIn(used, recipe, baked) : undefined
   if (minor) return (baked && dish) || 'the dough'
   if (dish) return dish
   return names.length > 2
@@ -150,8 +161,16 @@ function inWords(used: ReadonlySet<string>, recipe: Recipe, baked: boolean): str
 
 const RAISING = /\b(?:yeast|baking powder|baking soda|bicarbonate|starter)\b/
 
+/** Called so when it comes out of the oven, and not before. */
+const BAKED =
+  /^(?:pies?|tarts?|quiches?|lasagne|bake|crumble|loaf|loaves|bread|cake|gratin|cobbler|traybake)$/
+
 /** `The cake`, where most of what is listed is in it by now and the dish is called so. */
-function dishIn(used: ReadonlySet<string>, { name, ingredients }: Recipe): string | undefined {
+function dishIn(
+  used: ReadonlySet<string>,
+  { name, ingredients }: Recipe,
+  baked: boolean,
+): string | undefined {
   if (used.size * 2 < ingredients.length) return undefined
   const [words = ''] = name
     .toLowerCase()
@@ -160,7 +179,11 @@ function dishIn(used: ReadonlySet<string>, { name, ingredients }: Recipe): strin
   const [first, second] = words.split(/ and | & /)
   const before = second && second.trim().includes(' ') ? second : first
   const noun = before?.match(/[a-z-]{3,}/g)?.at(-1)
-  if (!noun || /^(?:dish|meal|dinner|supper|lunch|breakfast|recipe|bowl)$/.test(noun))
+  if (
+    !noun ||
+    (!baked && BAKED.test(noun)) ||
+    /^(?:dish|meal|dinner|supper|lunch|breakfast|recipe|bowl)$/.test(noun)
+  )
     return undefined
   const own = ingredients.find((i) => headOf(i.item).includes(singular(noun)))
   return own && !used.has(own.id) ? undefined : `the ${noun}`

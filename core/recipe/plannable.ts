@@ -7,6 +7,7 @@ import { withPrep } from './prep'
 import { durationsIn } from './text/durations'
 import { isMeat } from './text/foods'
 import { leavesIn } from './text/leaves'
+import { softens } from './flow'
 import { lawOf } from './work'
 
 type StepInput = RecipeInput['steps'][number]
@@ -120,7 +121,7 @@ function waysOf(
       low,
       high,
       // What only waits may wait longer; what cooks is done when it is done.
-      Math.ceil(high * (1 + SLACK)) + (MAY_WAIT[s.work] ?? 0),
+      Math.ceil(high * (1 + SLACK)) + (softens(s) ? 0 : (MAY_WAIT[s.work] ?? 0)),
     ] as [number, number, number],
     on: equipmentOf(s),
     ...(heat ? { heat } : {}),

@@ -1,5 +1,6 @@
 import { upperFirst } from './casing'
 import { freeId } from './naming'
+import { durationsIn } from './text/durations'
 import { isMeat, isRaw } from './text/foods'
 import type { IngredientRead } from './text/ingredientLine'
 import { pieceGrams } from './text/stepTime'
@@ -57,11 +58,20 @@ export function withPrep(
   for (const i of ingredients) {
     const words = deed(i)
     const user = steps.find((s) => s.uses.includes(i.id))
+    const soaked = user && user.work !== 'soak' ? soakOf(i) : undefined
+    if (soaked) {
+      const id = freeId(`soak-${i.id}`, taken)
+      taken.add(id)
+      prep.push({ ...PREP, ...soaked, id, uses: [i.id] })
+      waits.set(user!.id, [...(waits.get(user!.id) ?? []), id])
+      continue
+    }
     if (!words || !user || user.work === 'cut' || BOUGHT.test(i.text) || i.pack) continue
     const id = freeId(`cut-${i.id}`, taken)
     taken.add(id)
     const usual = minutesFor(i)
     prep.push({
+      ...PREP,
       id,
       do: words,
       work: 'cut',
@@ -69,13 +79,9 @@ export function withPrep(
         Math.max(0.5, Math.round(usual * 1.5) / 2),
         Math.max(0.5, Math.round(usual * 2.5) / 2),
       ],
-      stated: false,
-      celsius: null,
       equipment: ['board'],
       hygiene: isRaw(i.item) ? 'raw' : 'produce',
-      after: [],
       uses: [i.id],
-      doubts: [],
     })
     waits.set(user.id, [...(waits.get(user.id) ?? []), id])
   }
@@ -86,6 +92,33 @@ export function withPrep(
       after: [...s.after, ...(waits.get(s.id) ?? []).map((step) => ({ step }))],
     })),
   ]
+}
+
+const PREP: Omit<StepRead, 'id' | 'do' | 'work' | 'minutes' | 'uses'> = {
+  stated: false,
+  celsius: null,
+  equipment: [],
+  hygiene: 'produce',
+  after: [],
+  doubts: [],
+}
+
+/** Soaked for longer than this is done before the session. */
+const SOAKED_BEFORE = 180
+
+/** `Dried chillies, soaked in hot water 15 min`, where that is not begun the day before. */
+function soakOf(
+  i: IngredientRead,
+): Pick<StepRead, 'do' | 'work' | 'minutes' | 'stated'> | undefined {
+  const how = /\bsoaked\b([^,;(]*)/i.exec(i.preparation ?? '')?.[1]
+  const time = how === undefined ? undefined : durationsIn(how).find((d) => d.kind === 'span')
+  if (!time || time.most > SOAKED_BEFORE) return undefined
+  return {
+    do: `Soak the ${i.item}${how!.replace(/\s+$/, '')}`,
+    work: 'soak',
+    minutes: [time.least, time.most],
+    stated: true,
+  }
 }
 
 /** `finely chopped` of onions as one says it to somebody: `Finely chop the onions`. */

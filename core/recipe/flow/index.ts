@@ -1,6 +1,6 @@
 export { comesFrom, foodLinks, goesInto, type FoodLink } from './links'
 export { inOrder, lotsOf, type Lot } from './lots'
-export { STANDING, standingBetween, type Standing } from './standing'
+export { softens, STANDING, standingBetween, type Standing } from './standing'
 export {
   emptiedFirst,
   goesIntoBoxes,

@@ -27,6 +27,13 @@ const cookOnHob = ({ work }: Step) => ON_HEAT.has(work) && work !== 'brown'
 const ICED = /\b(?:iced?|ice[ -]cold|cold (?:running )?water|ice bath)\b/i
 const GRAIN = /\b(?:pasta|spaghetti|noodles|macaroni|rice|couscous|bulgur|gnocchi)\b/i
 
+const HOT_WATER = /\b(?:hot|boiling|boiled|warm)\b[^.;]*\bwater\b/i
+const SOFTENS = new RegExp(`${GRAIN.source}|\\bvermicelli\\b`, 'i')
+
+/** Whether it lies in hot water that makes it soft, and then too soft. */
+export const softens = ({ work, do: text }: Pick<Step, 'work' | 'do'>) =>
+  work === 'soak' && HOT_WATER.test(text) && SOFTENS.test(text)
+
 /**
  * The longest waits by what the food is and what comes next; the first that fits counts. What is in
  * none of them may stand: cut vegetables, rested dough, dry goods, cold food that is ready.
@@ -47,6 +54,14 @@ export const STANDING: Rule[] = [
     most: 2,
     must: true,
     source: `it goes on cooking until it is in cold water: ${OURS}`,
+  },
+  {
+    id: 'soaked hot',
+    when: (_, a) => softens(a),
+    best: 5,
+    most: 10,
+    must: false,
+    source: `it goes on softening in its water: ${OURS}`,
   },
   {
     id: 'in the pan',

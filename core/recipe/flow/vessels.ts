@@ -40,7 +40,7 @@ const TAKES_OUT =
 const LIFTED =
   /\b(?:lift|take|remove|transfer|scoop|set|tip|turn)\b[^.;]*\b(?:out|aside|onto|on to|to a|into)\b/i
 const SAME =
-  /\b(?:the same|that|in what is left|back (?:in|into|to) the [a-z]+|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
+  /\b(?:the same|that|in what is left|back (?:in|into|to) the [a-z]+|return (?:(?:it|them|this|everything) )?to the [a-z]+|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
 
 const OVER =
   /\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b|^(?:spread|spoon|lay|scatter|sprinkle|pour|put|grate|crumble|arrange) (?:the |some |half )?[a-z ]{2,30} (?:over|on top)(?=$|[,.;]| and\b)/i

@@ -118,7 +118,7 @@ function kindOf(
     return { kind: 'keeps' }
   if (
     /^\s*(?:before|after the|ahead|in advance|from the end|earlier)\b/.test(after) &&
-    !/\b(?:for|rest|stand|leave it|at least|chill|cool)\s*(?:about |around |another |a further )?$/.test(
+    !/\b(?:for|rest|stand|sit|settle|relax|leave it|at least|chill|cool)\s*(?:about |around |another |a further )?$/.test(
       before,
     )
   )

@@ -27,7 +27,8 @@ export interface Whereabouts {
 /** Kinds of equipment that a text names, in the order of its words, each once. */
 export function equipmentIn(text: string): string[] {
   let line = plain(text).replace(
-    /\b(?:pan|pasta|oven|potato|meat|pot) (?:juices|drippings)\b|\bfrying oil\b/g,
+    // `(or overnight in the fridge)`: the other way is not the one that is planned.
+    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot) (?:juices|drippings)\b|\bfrying oil\b/g,
     ' ',
   )
   const found: { kind: string; at: number }[] = []
@@ -157,7 +158,11 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
       if (!all.size) need(/\broll out\b/.test(lower) || isDough(text) ? 'bench' : 'board')
       break
     case 'mix':
-      if (/^(?:line|grease)\b/.test(lower) && all.size) break
+      if (/^(?:line|grease)\b/.test(lower)) {
+        // `Line the case with paper`: in the tin that it is in.
+        if (!all.size) need(where.dish ?? (usable(where.vessel) ? where.vessel! : 'tin'))
+        break
+      }
       if (/\bknead\b/.test(lower) && !all.has('mixer')) need('bench')
       else if (!all.size) need(mixedIn(lower, where))
       break
@@ -168,8 +173,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
         /^(?:add|make a well|bring (?:it )?together)\b/.test(lower)
       )
         need('bowl')
-      if (!all.size && usable(where.vessel) && /^(?:add|stir|pour|return|tip|put)\b/.test(lower))
-        need(where.vessel!)
+      if (!all.size && usable(where.vessel) && GOES_INTO_POT.test(lower)) need(where.vessel!)
       break
     default:
       break
@@ -177,6 +181,9 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
   return [...all]
 }
 
+/** `Now add the lentils`, `take the lid off, turn up the heat and throw in the mushrooms`. */
+const GOES_INTO_POT =
+  /^(?:(?:now|then|next|finally|gradually|slowly)[, ]+)*(?:add|stir|pour|return|tip|put|throw|drop)\b|^(?:take the lid off|uncover|remove the lid|(?:turn|raise|increase|lower|reduce)\b)[^.;]*\b(?:add|stir|pour|tip|throw|drop|put)\b/
 /** What a curry or a soup begins with: in the pan that its liquid goes into. */
 const AROMATIC = /\b(?:seeds|spices|garlic|onions?)\b/
 const ROUX = /\b(?:melt|heat)\b[^.]*\bbutter\b[^.]*\b(?:add|stir|whisk|sprinkle)\b[^.]*\bflour\b/
@@ -192,7 +199,7 @@ function mixedIn(text: string, where: Whereabouts): string {
   if (/^(?:tip|add|put|throw|toss)(?: in)? the\b/.test(lower) && OVEN_SHAPES.has(vessel))
     return vessel!
   const into =
-    /\b(?:in|into|through)\b|\bback\b|^(?:stir|mash|season|add|toss|sprinkle|crush|squash|break)\b/.test(
+    /\b(?:in|into|through)\b|\bback\b|^(?:stir|mash|season|add|toss|sprinkle|crush|squash|break|return)\b/.test(
       lower,
     )
   return into && usable(vessel) ? vessel! : 'bowl'

@@ -1,5 +1,6 @@
-import { lowerFirst } from '../casing'
+import { lowerFirst, upperFirst } from '../casing'
 import { VERB_OF } from './lexicon'
+import { PRODUCTS } from './references'
 
 /** `Onions and peppers in, 10 min`: things, and for how long. */
 const THINGS_IN =
@@ -16,7 +17,10 @@ const JOINS = new RegExp(
   String.raw`^((?:the )?[a-z]+(?: [a-z]+)?)${IN_CHUNKS} joins? ((?:the )?[a-z]+) ${LAST_MINUTES}`,
   'i',
 )
-const ON_TOP = /^([a-z]+(?: [a-z]+){0,3}) on top(?=[.;]|$)/i
+const ON_TOP = /(^|, )((?:the )?[a-z]+(?: [a-z]+){0,2}) (?:on top|over)(?=[,.;]|$)/gi
+/** `Filling into a big dish`. */
+const INTO_DISH =
+  /^([a-z]+(?: [a-z]+)?) (in(?:to)? (?:an?|the) (?:[a-z-]+ ){0,3}(?:dish|tin|tray|bowl|pot|pan|casserole))\b/i
 /** Words that stand for no food, and those that begin a command or what belongs to one. */
 const THEY = /^(?:it|they)$/i
 const NO_FOOD = /^(?:it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
@@ -25,6 +29,13 @@ const namesFood = (words: string) => {
   return !VERB_OF.has(first) && !NO_FOOD.test(words)
 }
 const the = (words: string) => `the ${lowerFirst(words.replace(/^the /i, ''))}`
+
+/** `Garlic goes in for the last minute`. */
+const GOES_IN_FOR =
+  /^((?:the )?[a-z]+(?:(?:,| and| &) (?:the )?[a-z]+)*) (?:go(?:es)? in|is added|are added) for (?:(?:the )?(?:last|final) (minute|\d+ ?(?:min(?:ute)?s?)?)|(an?other|an?|\d+) (min(?:ute)?s?))(?=[.,;]|$)/i
+/** `Get a large saucepan on a medium heat with the oil in it`. */
+const PAN_WITH =
+  /^(?:get|put|set) (an? (?:[a-z-]+ ){0,2}(?:pan|pot|saucepan|skillet|wok|casserole)) (?:on|over) (an? (?:[a-z-]+ )?heat) with (the [a-z ]{3,30}?)(?: in(?: it)?)?(?=[.,;]|$)/i
 
 /** What a cook says in few words, who leaves out the verbs, as commands. */
 export const inCommands = (text: string): string =>
@@ -45,6 +56,13 @@ export const inCommands = (text: string): string =>
         ? `Cook ${the(what)} with ${others.toLowerCase()} for the last ${minutes} minutes`
         : whole,
     )
+    .replace(PAN_WITH, 'Heat $3 in $1 over $2')
+    .replace(GOES_IN_FOR, (whole, what: string, last?: string, many?: string) => {
+      if (!namesFood(what)) return whole
+      const minutes = last ? last.replace(/^minute$/, '1') : many === undefined ? '1' : many
+      const count = /^an?/i.test(minutes) ? 1 : Number.parseInt(minutes)
+      return `Add ${the(what)}, cook for ${count} ${count === 1 ? 'minute' : 'minutes'}`
+    })
     // `Into the big pot with 1 l water`, `ghee hot in a small pan`, `spices into dal`.
     .replace(
       /^((?:straight )?into) (?=(?:the|a) [a-z ]{0,20}(?:pot|pan|saucepan|casserole|bowl)\b)/i,
@@ -56,9 +74,15 @@ export const inCommands = (text: string): string =>
       (whole, what: string) => (namesFood(what) ? `Stir ${the(what)} into the ` : whole),
     )
     // `Berries on top`.
-    .replace(ON_TOP, (whole, what: string) =>
-      namesFood(what) ? `Scatter over ${the(what)}` : whole,
+    .replace(INTO_DISH, (whole, what: string, where: string) =>
+      namesFood(what) ? `Put ${the(what)} ${where}` : whole,
     )
+    .replace(ON_TOP, (whole, before: string, what: string) => {
+      const made = PRODUCTS.has(what.toLowerCase())
+      if (!made && !namesFood(what)) return whole
+      const command = `${made ? 'spread' : 'scatter'} over ${the(what)}`
+      return before === '' ? upperFirst(command) : `${before}${command}`
+    })
     // `Off the heat: chocolate, chopped coriander.`
     .replace(/^(off the heat)\s*[:,-]\s*(?=([a-z]+))/i, (whole, off: string, first: string) =>
       VERB_OF.has(first.toLowerCase()) ? whole : `${off}, add `,

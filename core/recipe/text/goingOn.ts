@@ -134,7 +134,7 @@ export function goesOnFrom(
   if ((onlyMedium || alongside) && COOKS_IN.test(lower)) return current
   // `Mix with the flour and the yeast`: what was there is mixed with them.
   if (
-    /^(?:mix|combine|blend|beat|stir|toss|whisk|cover|top up|fill up|finish|dress|season|enrich|loosen|sharpen) (?:it |them |everything )?(?:in (?:a|the) (?:[a-z]+ )?(?:processor|blender) )?with\b/.test(
+    /^(?:mix|combine|blend|blitz|whizz|pulse|process|beat|stir|toss|whisk|cover|top up|fill up|finish|dress|season|enrich|loosen|sharpen) (?:it |them |everything )?(?:in (?:a|the) (?:[a-z]+ )?(?:processor|blender) )?with\b/.test(
       lower,
     )
   )
@@ -146,10 +146,10 @@ export function goesOnFrom(
     /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b|^(?:sift|sieve) (?:over|in)\b/.test(
       lower,
     ) ||
-    /^(?:tear|crumble|grate|shave|crack|break|lay|ladle|spoon|pour|squeeze) over\b|^(?:tear|crumble|grate|snip) in\b/.test(
+    /^(?:tear|crumble|grate|shave|crack|break|lay|ladle|spoon|pour|squeeze) over\b|^(?:tear|crumble|grate|snip) (?:in|on)\b/.test(
       lower,
     ) ||
-    /^(?:lower|reduce|raise|turn|take)\b[^,;]*\b(?:heat|down|up|off)\b[^,;]*(?:, | and |, then )(?:add|stir|pour|tip|fold|whisk)\b/.test(
+    /^(?:lower|reduce|raise|turn|take)\b[^,;]*\b(?:heat|down|up|off)\b[^.;]*(?:, | and |, then )(?:add|stir|pour|tip|fold|whisk|throw|put|drop|scatter)\b/.test(
       lower,
     )
   )
@@ -269,11 +269,14 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
       lower,
     )?.[1]
   if (target && !/^[a-z]+ in the\b/.test(lower)) {
-    const named = list.find(
-      (t) =>
-        isCalled(kept, t, target) || [...t.items].some((id) => namesKind(target, kept.item(id))),
-    )
-    if (named) return named
+    // `Into the case, scatter over the cheese`: the case, rather than what has cheese in it.
+    for (const where of [target.replace(/[,;].*$/, ''), target]) {
+      const named = list.find(
+        (t) =>
+          isCalled(kept, t, where) || [...t.items].some((id) => namesKind(where, kept.item(id))),
+      )
+      if (named) return named
+    }
   }
   // `Add them to the pan`: what is in the pan stays there.
   const inPan = list.filter((t) => t.where.vessel !== undefined && ON_HOB.has(t.where.vessel))

@@ -101,7 +101,7 @@ export function layoutOf(text: string): Layout {
       const bare = line.replace(/[*_#]/g, '').replace(/^[\s>-]+/, '')
       const m = SERVES.exec(plain(bare))
       const inName =
-        /\((?:makes|serves|feeds)\s[^)]*\)|[-–,|]\s*(?:makes|serves|feeds)\s\d+|\bfor \d+$/i.test(
+        /\((?:makes|serves|feeds)\s[^)]*\)|[-–,|]\s*(?:makes|serves|feeds)\s\d+|\s(?:makes|serves|feeds)\s\d+$|\bfor \d+$/i.test(
           plain(bare),
         )
       if (
@@ -143,12 +143,14 @@ export function layoutOf(text: string): Layout {
   const [pieces] = lines.slice(0, 6).flatMap((l) => COMES_OF_IT.exec(l)?.[1] ?? [])
   // `Overnight oats x 5 jars`.
   const times = / x ?(\d{1,2})(?: [a-z]+)?$/i.exec(name)?.[1]
+  // `One tart, 8 slices`: eaten by the slice.
   serves =
     eachFor(lines) ??
     servingsIn(lines) ??
+    ([pieces].map(Number).find((n) => n > 0) || undefined) ??
     serves ??
     inBrackets(lines) ??
-    ([pieces, times].map(Number).find((n) => n > 0) || undefined)
+    (Number(times) || undefined)
   if (serves === undefined) doubts.push('how many it serves is not stated: 4 is a guess')
   const listed: { line: string; group: string | undefined }[] = []
   let group: string | undefined

@@ -52,10 +52,18 @@ export const splitLines = (lines: string[]) =>
 function pairOf(line: string): string[] {
   const slashed = line.split(/\s+\/\s+(?=\d)/)
   if (slashed.length > 1 && slashed.every((p) => /^\d/.test(p.trim()))) return slashed
-  const each = /^((?:\d[\d./ ]*|an?|half an?) ?[a-z]+) each(?: of)?:? ([a-z].*)$/i.exec(line.trim())
-  const names = each?.[2]!.split(/,\s*|\s+(?:and|&)\s+/).filter(Boolean) ?? []
+  const each = /^((?:(?:\d[\d./ ]*|an?|half an?) ?)?[a-z]+) each(?: of)?:? ([a-z].*)$/i.exec(
+    line.trim(),
+  )
+  // `A handful each mint and coriander, chopped`.
+  const how = each && /,\s*((?:[a-z]+ly )?(?:[a-z]+ed|torn))$/i.exec(each[2]!)?.[1]
+  const names =
+    each?.[2]!
+      .slice(0, how ? each[2]!.lastIndexOf(',') : undefined)
+      .split(/,\s*|\s+(?:and|&)\s+/)
+      .filter(Boolean) ?? []
   if (each && names.length > 1 && names.every((n) => n.split(' ').length < 5))
-    return names.map((n) => `${each[1]!} ${n}`)
+    return names.map((n) => `${each[1]!} ${n}${how ? `, ${how}` : ''}`)
   const pair =
     /^(\d[^,&]*?) (?:&|and|\+) ((?:an?|\d+(?:[.,]\d+)?) ?(?:small |large |good )?(?:g |cm |inch )?(?:bay lea(?:f|ve)|thumb|knob|piece|handful|pinch|bunch|sprig|stick|clove)s?\b[^,&]*)(,.*)?$/i.exec(
       line.trim(),
@@ -90,7 +98,7 @@ const ALL_PREPARED = /\s*[,(]\s*(?:all|both) ((?:[a-z]+ )?(?:[a-z]+ed|ground|tor
 
 /** `1 loaf, 10 slices`: what comes of it, and no ingredient. */
 export const COMES_OF_IT =
-  /^(?:makes )?(?:\d|an?|one|two) (?:large |small |big |good )?(?:loa(?:f|ves)|cakes?|traybakes?|tins?|trays?|pies?)(?:,| \(|:| cut into| of)? ?(?:about |cuts? into )?(\d+) (?:slices|squares|bars|pieces|wedges|portions)\)?\.?$/i
+  /^(?:makes )?(?:\d|an?|one|two) (?:large |small |big |good )?(?:\d+ ?(?:cm|inch) )?(?:loa(?:f|ves)|cakes?|tarts?|quiches?|traybakes?|tins?|trays?|pies?)(?:,| \(|:| cut into| of)? ?(?:about |cuts? into )?(\d+) (?:slices|squares|bars|pieces|wedges|portions)\)?\.?$/i
 
 function itemsOf(line: string): string[] {
   if (

@@ -82,7 +82,9 @@ function nearest(
     const more = plain(own.item)
       .split(' ')
       .filter((w) => w !== plain(same[0]!.item))
-    const bare = same.some((o) => plain(own.item).endsWith(` ${plain(o.item)}`))
+    const bare = same.some(
+      (o) => o.group === own.group && plain(own.item).endsWith(` ${plain(o.item)}`),
+    )
     if (bare && !more.some((w) => w.length > 3 && plain(text).includes(w))) return false
     // `Toast the 2 tbsp rice`: that of which the list has so much.
     if (list.some(asListed)) return asListed(own)

@@ -30,8 +30,8 @@ import { isApart, isAtTable, isCheck, isReheating, isSaid, isStorageNote, isTalk
 import { namesOf, singular, type IngredientRead } from './ingredientLine'
 import { asCommand, inTurns } from './sentences'
 import { apart, calledInFull, usedIn } from './usedIn'
-import { VESSELS } from './lexicon'
-import { bareOf, isStaple, KIND_WORDS } from './references'
+import { ON_HOB, VESSELS } from './lexicon'
+import { bareOf, FOR_THE, isStaple, KIND_WORDS } from './references'
 import { plain } from './plain'
 import { sectionsOf } from './sections'
 import { hygieneOf } from './stepHygiene'
@@ -102,6 +102,25 @@ type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 const INTO_NEW =
   /^(?:stir|pour|mix|tip|fold|beat|whisk) (?:it |this |them |everything )?into the ([a-z]+(?: [a-z]+)?)/
 
+/** `Moving it to the slow cooker as it is done`. */
+const MOVING =
+  /,? (?:and )?(?:moving|transferring|putting|lifting) (?:it|them|each [a-z]+) (?:out )?(?:in|into|on|onto|to) (?:a|an|the) [^.;,]*/i
+/** What is stirred together before other food comes to it. */
+const WHISKED = /^(?:whisk|beat|cream)\b[^.;]*\b(?:stir|fold|mix|whisk|beat|tip|add)\b/i
+/** Which of them a text speaks of first. */
+const firstSpoken = (
+  text: string,
+  ids: readonly string[],
+  all: readonly IngredientRead[],
+): string => {
+  const at = (id: string) => {
+    const lower = text.toLowerCase()
+    const places = namesOf(all.find((i) => i.id === id)!.item).map((n) => lower.indexOf(n))
+    return Math.min(...places.filter((k) => k >= 0), Infinity)
+  }
+  return ids.reduce((a, b) => (at(b) < at(a) ? b : a))
+}
+
 /** Where something is put once it has been cooked. */
 const ASIDE =
   /,? (?:and |then )*(?:set|put|tip|lift|scoop|transfer|remove|take|turn)\b[^.;,]*\b(?:in|into|on|onto|to) (?:a|an|another|the) (?:[a-z]+ )?(?:bowl|plate|board|dish)\b/gi
@@ -117,6 +136,8 @@ class Reader {
   /** What an oven and an air fryer were last set to, and what a bare `pan` is. */
   private readonly set: Pick<Whereabouts, 'oven' | 'fryer' | 'pan'>
   private readonly locks: boolean
+  /** How many trays are got ready, where the method says so. */
+  private readonly trays: number | undefined
 
   private readonly ingredients: readonly IngredientRead[]
 
@@ -144,6 +165,8 @@ class Reader {
     }
     // Before its lid is locked a pressure cooker is a pot.
     this.locks = LOCKED.test(method)
+    const trays = /\b([2-6]) (?:[a-z]+ )?(?:trays|sheets)\b/.exec(plain(method))?.[1]
+    this.trays = trays === undefined ? undefined : Number(trays)
   }
 
   take(group: Group, place: Place): void {
@@ -294,11 +317,13 @@ class Reader {
   }
 
   private mentionOf(group: Group, place: Place): Mention {
+    // `To make the pastry, rub in the butter`: that of the pastry.
+    const label = place.label ?? FOR_THE.exec(group.text)?.[1]
     return {
       text: group.text,
       verb: group.verb,
       work: group.work,
-      uses: meantBy(group.text, place.label, this.threads),
+      uses: meantBy(group.text, label, this.threads),
       vessels: equipmentIn(group.text).filter((k) => VESSELS.has(k)),
       meanwhile: group.meanwhile,
       ...place,
@@ -336,7 +361,7 @@ class Reader {
         ? text.replace(/\b(the|same|both) tin(s?)\b/gi, '$1 roasting tin$2')
         : text.replace(AS_WEIGHT, '')
     // `Brown the mince in a pan, and set aside in a bowl`: it is browned in the pan.
-    const spoken = cooks(mention.work) ? said.replace(ASIDE, ' ') : said
+    const spoken = cooks(mention.work) ? said.replace(MOVING, ' ').replace(ASIDE, ' ') : said
     const named = equipmentIn(spoken)
     const vessel = named.find((k) => VESSELS.has(k))
     const doubts: string[] = []
@@ -360,7 +385,15 @@ class Reader {
             ingredients.filter((i) => i.id === id),
           ).length > 0,
       )
-    if (intoNew) where.vessel = 'bowl'
+    // `Beat the eggs with the cream, and stir in the onions`: these come into a bowl to them.
+    const begunApart =
+      !vessel &&
+      WHISKED.test(text) &&
+      sources.main !== undefined &&
+      ON_HOB.has(where.vessel ?? '') &&
+      (mention.uses[0] === undefined ||
+        sources.fresh.includes(firstSpoken(text, mention.uses, ingredients)))
+    if (intoNew || begunApart) where.vessel = 'bowl'
     const cut = workOf({ ...mention }, where, named, items)
     // `Zest the lemons into a bowl with the sugar and eggs`: mixed, with a little cutting in it.
     const work = cut === 'cut' && MIXED_IN.test(text) && items.length > 2 ? 'mix' : cut
@@ -381,6 +414,8 @@ class Reader {
     if (work === 'cut' && !vessel && where.vessel !== undefined) where.vessel = undefined
     if (OVEN_SHAPES.has(vessel)) where.dish = vessel
     if (cooks(work)) where.heated = work
+    const moved = equipmentIn(MOVING.exec(said)?.[0] ?? '').find((k) => VESSELS.has(k))
+    if (moved) where.vessel = moved
     if (work === 'pressure') where.opened = false
     else if (where.vessel === 'pressure-cooker' && work === 'rest') where.opened = true
     const time = timeOf(
@@ -390,6 +425,7 @@ class Reader {
       ingredients,
       doubts,
       sources.main?.pieces,
+      this.trays,
     )
     this.takeFrom(text, sources.main?.last, time.minutes)
     const cooked = [sources.main, ...sources.others].some((t) => t?.cooked)

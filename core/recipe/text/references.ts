@@ -10,7 +10,7 @@ export const isStaple = (item: string) => STAPLE.test(item) || PEPPER.test(item)
 
 /** Things made on the way, by which a method goes on speaking of them. */
 export const PRODUCTS = new Set(
-  'tadka sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling muffin cupcake scone brownie chili finger wedge'.split(
+  'tadka sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu ragù pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling muffin cupcake scone brownie chili finger wedge case shell'.split(
     ' ',
   ),
 )
@@ -83,11 +83,14 @@ const escape = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 const SHAPED_FOR =
   /\b(?:loaf|cake|bread|bun|roll|muffin|pancake|biscuit|cookie|soup|salad|sauce) (?:tins?|pans?|moulds?|bowls?|trays?|sheets?|boards?|cases?)\b/g
 const BASE_OF = /\bbase of (?:an?|the|each|your)\b/g
-const unshaped = (text: string) => plain(text).replace(SHAPED_FOR, ' ').replace(BASE_OF, ' ')
+/** Paper cases and shells of nuts: one case is of pastry. */
+const CASES = /\b(?:cases|shells)\b/g
+const unshaped = (text: string) =>
+  plain(text).replace(SHAPED_FOR, ' ').replace(BASE_OF, ' ').replace(CASES, ' ')
 
 /** Names of things made before that a text speaks of as known: `the sauce`, `this dough`. */
 export function productsIn(text: string): string[] {
-  const words = unshaped(text).match(/[a-z]+/g) ?? []
+  const words = unshaped(text).match(/[a-zà-ÿ]+/g) ?? []
   return [...new Set(words.map(singular).filter((w) => PRODUCTS.has(w)))]
 }
 
@@ -228,6 +231,8 @@ export const MADE_OF: Record<string, string[]> = {
   biscuit: ['dough', 'mixture'],
   cookie: ['dough', 'mixture'],
   crumb: ['coating', 'crumble'],
+  case: ['pastry', 'dough', 'crust'],
+  shell: ['pastry', 'dough', 'crust'],
 }
 
 /** Boxes, jars and glasses that food was put into, as they are spoken of again. */

@@ -102,6 +102,11 @@ export const asCommand = (text: string) =>
       /,? (?:and )?then (off the heat)(?: for)? (?=(?:about |another )?\d+ ?(?:min|hour|m\b|h\b))/i,
       ', then leave $1 for ',
     )
+    // `Cook on the hob for 4 minutes, then into the oven for 12`.
+    .replace(
+      /,? (?:and )?then (?:straight )?(into|under) (the (?:hot |preheated )?(?:oven|grill)) for (?=(?:about |another )?\d)/i,
+      ', then put $1 $2 for ',
+    )
     .replace(/,? (?:and )?then (on|onto) (a (?:wire |cooling )?rack)\b/i, ', then move $1 $2')
     // `25 minutes at high pressure, natural release 15 minutes`.
     .replace(

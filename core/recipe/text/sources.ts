@@ -23,6 +23,9 @@ const KNOWN_VESSEL =
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
 /** `All the sauce ingredients`. */
 const ALL_OF = /\b(?:all (?:of )?|the )(?:the )?([a-z]+(?: [a-z]+)?) ingredients\b/
+/** `Everything else for the paste`, `the remaining sauce ingredients`. */
+const ELSE =
+  /\beverything else\b(?: (?:for|in|under) the ([a-z]+))?|\b(?:rest of|remaining|other)(?: the)?(?: ([a-z]+))? ingredients\b/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
 const JUICES =
   /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
@@ -35,7 +38,7 @@ const MAKES =
 const isMadeOf = (lower: string) =>
   /\b(?:meat|fish|vegetable) (?:stock|broth|juices|thermometer|mixture|sauce)\b/.test(lower)
 const DISHES = new Set(
-  'stew soup chowder chilli chili curry ragu sauce gravy casserole base dal dahl'.split(' '),
+  'stew soup chowder chilli chili curry ragu ragù sauce gravy casserole base dal dahl'.split(' '),
 )
 /** What is shaped or cut into something is no food that goes in. */
 const inputOf = (lower: string, work: WorkKind) =>
@@ -53,6 +56,11 @@ const OTHER_ONE =
   /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:one|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|at|for|on|until|with)\b|$)/
 const ONE_LABEL = /^(?:one|for (?:now|tonight)|to eat now|the first(?: one)?)$/i
 const OTHER_LABEL = /^(?:(?:the )?other(?: one)?|the second(?: one)?|for (?:later|the freezer))$/i
+/** A part of what was made: `a third of the ragù`. */
+const PART_OF =
+  /\b(?:half|a (?:third|quarter|fifth|little|ladle(?:ful)?|few (?:spoonfuls|tablespoons|spoons)|cupful|spoonful)|two thirds|three quarters|some|\d+ ?(?:g|ml|tbsp|tablespoons)) (?:of )?(?:the|this|that|your) ((?:[a-zà-ÿ]+ ?){1,3})/
+/** `Cool the rest`. */
+const THE_REST = /^[a-z]+(?: [a-z]+)? the rest\b(?! of)/
 /** What comes of a lemon or an orange, and the work by which it does. */
 const OF_CITRUS = /\b(?:zest|rind|juices?)\b/
 const SQUEEZED = /^(?:finely )?(?:grate|zest|squeeze|juice|halve|pare)\b/
@@ -85,9 +93,14 @@ const takesOut = (holder: Thread, { text, uses }: Mention): boolean =>
   holder.cooked &&
   uses.length < holder.items.size &&
   POTS.has(holder.where.vessel ?? '') &&
-  /^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/i.test(
+  (/^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/i.test(
     text,
-  )
+  ) ||
+    // `Remove the chicken, shred it and return it to the pot`.
+    (/^(?:remove|(?:lift|take|fish|scoop) (?:out )?)\b[^.;]*\b(?:shred|pull|flake|chop|slice|strip)\b/i.test(
+      text,
+    ) &&
+      !/\b(?:skin|bones?|lid|fat|stalks?|leaves)\b/i.test(text)))
 
 /** What is poured or tossed over something, and was stirred together before. */
 const POURED = new Set('dressing marinade glaze syrup sauce brine vinaigrette'.split(' '))
@@ -165,6 +178,11 @@ export class Sourcing {
     const onTop = onTopOf(this.kept, lower, mention, found, fresh)
     if (onTop) found.add(onTop)
     this.goOn(taking)
+    const lent = this.lentIn(taking)
+    if (lent) {
+      found.delete(lent)
+      after.push(lent.last)
+    }
     const main = mainOf(this.kept, lower, found)
     return {
       main,
@@ -209,9 +227,11 @@ export class Sourcing {
     const { mention, lower, fresh } = taking
     const { kept } = this
     const begun = kept.open.some((t) => t.section === mention.section && t.items.size > 0)
-    if (ALL.test(lower) && !begun) fresh.push(...kept.unnamed(fresh).map((i) => i.id))
+    const rest = ELSE.exec(lower)
+    if (rest) fresh.push(...this.restOf(taking, rest[1] ?? rest[2]).map((i) => i.id))
+    if (ALL.test(lower) && !begun && !rest) fresh.push(...kept.unnamed(fresh).map((i) => i.id))
     // `Oats: stir everything together`: all that stands under that heading.
-    const named = ALL_OF.exec(lower)?.[1]
+    const named = rest ? undefined : ALL_OF.exec(lower)?.[1]
     if (named !== undefined || (ALL.test(lower) && begun && !mention.goesOn && mention.label)) {
       const own = kept.ingredients.filter((i) => isUnder(i, named ?? mention.label))
       if (own.length && own.every((i) => !kept.isNamed(i.id))) {
@@ -234,6 +254,20 @@ export class Sourcing {
     const apart = (i: IngredientRead) => /\bgarlic\b/i.test(i.item) && kept.spokenOf.has(i.id)
     const ofKind = kept.unnamed(fresh).filter((i) => namesKind(kinds, listedAs(i)) && !apart(i))
     fresh.push(...ofKind.map((i) => i.id))
+  }
+
+  /** What nothing has been said of yet under a heading, or under that of what is worked on. */
+  private restOf({ mention, found, fresh }: Taking, heading: string | undefined): IngredientRead[] {
+    const { kept } = this
+    const left = kept.unnamed(fresh)
+    const own = left.filter((i) => isUnder(i, heading ?? mention.label))
+    if (own.length) return own
+    const here = [
+      ...mention.uses,
+      ...[...found, kept.current].flatMap((t) => [...(t?.items ?? [])]),
+    ]
+    const group = kept.ingredients.find((i) => i.id === here[0])?.group
+    return left.filter((i) => i.group === group && !kept.spokenOf.has(i.id))
   }
 
   /** The words of a step without those by which it names an ingredient: `the 2 tbsp rice` is no kind. */
@@ -318,6 +352,17 @@ export class Sourcing {
     if (water) found.add(water)
   }
 
+  /** `Toss with a third of the ragù`: what stays where it is but for that part. */
+  private lentIn({ lower, found, fresh }: Taking): Thread | undefined {
+    const { kept } = this
+    const noun = PART_OF.exec(lower)?.[1]
+    if (noun === undefined || found.size + Math.min(1, fresh.length) < 2) return undefined
+    const names = productsIn(noun)
+    const lent = [...found].find((t) => t.items.size > 1 && names.some((n) => t.names.has(n)))
+    if (lent) kept.lent = lent
+    return lent
+  }
+
   /** Bones that are cooked again, with all that is in the pot but the meat. */
   private bonesIn({ mention, lower, found, order, after, fresh }: Taking): Sources | undefined {
     const { kept } = this
@@ -369,6 +414,10 @@ export class Sourcing {
     } else if ((ONE_OF.test(lower) || ONE_LABEL.test(mention.label ?? '')) && !mention.goesOn) {
       if (current && !fresh.length) current.divided = current.last
     }
+    if (THE_REST.test(lower) && kept.lent && !kept.lent.closed && !found.size) {
+      found.add(kept.lent)
+      if (current && /\b(?:over|on top)\b/.test(lower)) found.add(current)
+    }
     const liquor = THE_LIQUOR.exec(lower)?.[1]
     if (liquor === undefined || mention.uses.length) return
     const holder =
@@ -415,6 +464,9 @@ export class Sourcing {
     const open = this.kept.all.filter(
       (t) => !t.closed && t.where.vessel !== undefined && kinds.includes(t.where.vessel),
     )
+    // `Return to the pot`: to the one that it came out of.
+    const left = /\b(?:return|back)\b/.test(lower) ? open.findLast((t) => t.left) : undefined
+    if (left) return { thread: left }
     const there = open.findLast((t) => t === this.kept.current) ?? open.at(-1)
     const step = Math.max(...kinds.map((k) => this.kept.usedLast.get(k) ?? -1))
     if (there && !there.lifted && there.last >= step) return { thread: there }
@@ -431,7 +483,10 @@ export class Sourcing {
         (n) => t.names.has(n) || [...t.items].some((id) => namesOf(this.kept.item(id)).includes(n)),
       ),
     )
-    if (made) return made
+    if (made) {
+      made.names.add(name)
+      return made
+    }
     if (name === 'sauce' && LAYERS.test(lower.trim()))
       return this.kept.open.findLast(
         (t) => t.cooked && !found.has(t) && HOB_VESSELS.has(t.where.vessel ?? ''),
@@ -443,7 +498,7 @@ export class Sourcing {
         (t) => !found.has(t) && t.items.size > 0 && !(back && t === this.kept.current),
       )
       const into = new RegExp(
-        `\\b(?:in|into|with|over|through|to|on|onto|on top of) (?:the|this) (?:[a-z-]+ )?${name}`,
+        `\\b(?:in|into|with|over|through|to|on|onto|on top of) (?:[a-z ]{3,20} of )?(?:the|this) (?:[a-z-]+ )?${name}`,
       )
       if (!into.test(mention.text.toLowerCase())) return undefined
       // A stew or a sauce is what most has gone into.

@@ -57,6 +57,13 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
       /\b(?:bring|return|come)(?: (?:it|them|everything|back|up|just|slowly|gently))* to (?:a|the) (?:[a-z]+ )?(?:simmer|boil)\.?$/,
     minutes: [5, 8],
   },
+  {
+    // `Cool under cold water`: until it can be held.
+    work: 'cool',
+    words: /\b(?:cold|iced?)\b[^.;,]*\b(?:water|tap|bath)\b/,
+    minutes: [3, 5],
+  },
+  { work: 'cool', words: /\b(?:a little|a bit|slightly|briefly)\b/, minutes: [5, 10] },
   // `Let it bubble away`: until the alcohol is off.
   { work: 'simmer', words: /\bbubbl(?:e|ing)\b/, minutes: [2, 4] },
   // `Warm the syrup and oil`: until it runs, and no longer.
@@ -73,6 +80,7 @@ export function timeOf(
   ingredients: readonly IngredientRead[],
   doubts: string[],
   pieces?: number,
+  trays?: number,
 ): { minutes: [number, number]; stated: boolean; goes?: number } {
   const all = durationsIn(text)
   const weight = all.find((d) => d.kind === 'perWeight')
@@ -84,7 +92,10 @@ export function timeOf(
     const atLeast = spans.find((s) => s.open === 'least')
     if (others.length && atLeast && /\bovernight\b/i.test(text)) least = atLeast.least
     else if (others.length) {
-      if (/\bor\b/.test(text.toLowerCase().slice(first.end, others[0]!.at))) {
+      const between = plain(text).slice(first.end, others[0]!.at)
+      if (/\((?:or|alternatively)\b/.test(between))
+        doubts.push('another way stands in brackets: the first is taken')
+      else if (/\bor\b/.test(between)) {
         least = Math.min(...spans.map((s) => s.least))
         most = Math.max(...spans.map((s) => s.most))
         doubts.push('two ways with times of their own: pick one')
@@ -92,7 +103,7 @@ export function timeOf(
     }
     if (first.open === 'least') doubts.push('only the least time is stated')
     if (first.open === 'most') doubts.push('only the most time is stated')
-    const goes = goesIn(text, uses, ingredients, pieces)
+    const goes = goesIn(text, uses, ingredients, pieces, trays)
     return goes > 1
       ? { minutes: [goes * least, goes * most], stated: true, goes }
       : { minutes: [least, most], stated: true }
@@ -110,8 +121,12 @@ export function timeOf(
   return { minutes: [Math.round(least * factor), Math.round(most * factor)], stated: false }
 }
 
+/** What is added for the last minutes, and not said to be cooked, is seen to where it is planned. */
 export const COOKS_ALONG =
-  /^(?:steam|boil|cook|fry|roast|bake|simmer|add|stir in)\b[^,;]*\bfor the (?:last|final) \d/
+  /^(?:steam|boil|cook|fry|roast|bake|simmer)\b[^,;]*\bfor the (?:last|final) \d/
+
+/** `Bake one tray at a time`. */
+const ONE_TRAY = /\b1 (?:tray|sheet|tin|batch) at a time\b/
 
 /** In how many goes something is done, where the time is that of each: `in 3 batches, 9 minutes a batch`. */
 function goesIn(
@@ -119,8 +134,10 @@ function goesIn(
   uses: string[],
   ingredients: readonly IngredientRead[],
   divided: number | undefined,
+  trays: number | undefined,
 ): number {
   const line = plain(text)
+  if (trays !== undefined && ONE_TRAY.test(line)) return trays
   const each =
     /\b(?:minutes?|mins?|min|m|seconds?|secs?|hours?|hrs?)\.?\s*(?:each|apiece|(?:per|a|for each|for every|on each|each) (?:batch|panful|lot|load|go|round|tray|pan|side|one|portion|pancake|piece))\b/.test(
       line,

@@ -106,6 +106,8 @@ export class Threads {
   /** Steps that have lifted a roast out: its juices and its tin are free from then on. */
   private readonly freed = new Set<number>()
   liquid: number | undefined
+  /** What a part of went into something else, and the rest of it did not. */
+  lent: Thread | undefined
   /** Which ingredients were taken in part so far. */
   readonly parted = new Set<string>()
   readonly named = new Set<string>()

@@ -43,7 +43,7 @@ export function usedIn(
 ): string[] {
   const list = foodWords(text)
   const words = new Set(list)
-  const spokenWords = (text.toLowerCase().match(/[a-zà-ÿ]+/g) ?? []).map(singular)
+  const spokenWords = (text.toLowerCase().match(/[a-zà-ÿ]+|[,;.]/g) ?? []).map(singular)
   const names = new Map(ingredients.map((i) => [i.id, namesOf(i.item)]))
   // A word that several ingredients share tells none of them apart, unless it is all there is.
   const sharing = new Map<string, IngredientRead[]>()

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { StepRead } from './drafts'
+import { aboutSteps } from '../about'
+import { vesselRuns } from '../flow'
+import { recipeOf } from '../told.fixture'
 import { readRecipeText } from './readText'
 import { stepOf } from './steps.fixture'
 
@@ -461,21 +464,23 @@ Boil the penne for 11 minutes. Peas join the penne for the last 3 minutes. Drain
 })
 
 it('of a roast the apples go into its oven for its last half hour', () => {
-  const { steps } = readRecipeText(`Pork and apples
+  const read = readRecipeText(`Pork and apples
 Serves 6
 
 1.5 kg boneless pork loin
 3 eating apples, cut into wedges
 
 Put the pork in a roasting tin and roast at 170°C for 75 minutes. Add the apples for the last 30 minutes. Rest for 20 minutes.`)
-  expect(stepOf(steps, 'roast')).toMatchObject({ work: 'bake', minutes: [45, 45] })
-  expect(stepOf(steps, 'add the apples')).toMatchObject({
-    work: 'bake',
-    minutes: [30, 30],
-    celsius: 170,
-    equipment: ['oven', 'tray'],
-    after: [{ step: stepOf(steps, 'roast').id }],
-  })
+  expect(stepOf(read.steps, 'roast')).toMatchObject({ work: 'bake', minutes: [75, 75] })
+  const told = recipeOf(read).steps
+  const roast = told.find((s) => /roast/.test(s.do))!
+  expect(roast.ways[0]!.minutes.slice(0, 2)).toEqual([45, 45])
+  const apples = told.find((s) => s.do.startsWith('Add the apples'))!
+  expect(apples.after).toContainEqual({ step: roast.id })
+  const on = told.find((s) => s.do === 'Go on for 30 minutes more')!
+  expect(on).toMatchObject({ work: 'bake', after: [{ step: apples.id }] })
+  expect(on.ways[0]!.minutes.slice(0, 2)).toEqual([30, 30])
+  expect(on.ways[0]!.heat!.celsius).toEqual([165, 175])
 })
 
 describe('a dal with its own words', () => {
@@ -549,4 +554,203 @@ Fry the chicken in a casserole for 10 mins. Transfer to a plate.
 Add the onion to the pan and cook for 5 mins. Tip in the orzo and pour over the stock.
 Nestle the chicken back in. Cook in the oven at 200C for 20 mins.`)
   expect(waits(steps)['nestle the']).toEqual(['transfer to', 'tip in'])
+})
+
+describe('a soup with a paste of its own', () => {
+  const read = readRecipeText(`Chicken laksa
+Serves 4
+
+For the paste
+* 4 dried chillies, soaked in hot water 15 min
+* 3 shallots, roughly chopped
+* 30 g ginger, peeled
+
+For the soup
+* 2 tbsp vegetable oil
+* 600 g chicken thighs
+* 800 ml chicken stock
+* 250 g rice noodles
+* 4 eggs
+
+1. Drain the chillies and blitz with everything else for the paste in a food processor until smooth.
+2. Heat the oil in a large pot. Fry the paste for 5 minutes.
+3. Add the chicken and stir to coat. Pour in the stock, bring to the boil, then reduce to a simmer and cook for 20 minutes.
+4. Meanwhile, put the eggs into a pan of boiling water and cook for 7 minutes. Cool under cold water, peel and halve.
+5. Soak the noodles in boiling water for 8 minutes. Drain and rinse.
+6. Remove the chicken, shred with two forks and return to the pot.
+7. Divide the noodles between bowls, ladle over the soup and top with the eggs.`)
+  it('blends all that stands under its heading', () => {
+    expect(stepOf(read.steps, 'blitz').uses).toEqual(['shallot', 'ginger'])
+    expect(waits(read.steps)['blitz with']).toEqual(['drain the'])
+  })
+  it('puts the meat back into the pot that it came out of', () => {
+    expect(waits(read.steps)['return to']).toEqual(['pour in', 'remove the'])
+    expect(stepOf(read.steps, 'cool under').minutes).toEqual([3, 5])
+    const returned = recipeOf(read).steps.find((s) => s.id === stepOf(read.steps, 'return').id)!
+    const run = vesselRuns(recipeOf(read)).find((r) => r.steps.includes(returned.id))!
+    expect(run.steps).toContain(stepOf(read.steps, 'fry the paste').id)
+  })
+  it('soaks what the list has soaked, and noodles no longer than they may', () => {
+    const { steps } = recipeOf(read)
+    const soaked = steps.find((s) => s.do === 'Soak the dried chillies in hot water 15 min')!
+    expect(steps.find((s) => s.do.startsWith('Drain the chillies'))!.after).toEqual([
+      { step: soaked.id },
+    ])
+    expect(steps.find((s) => s.do.startsWith('Soak the noodles'))!.ways[0]!.minutes[2]).toBe(10)
+  })
+})
+
+describe('a pie told in few words', () => {
+  const read = readRecipeText(`COTTAGE PIE WITH SWEET POTATO TOP
+feeds 6
+
+2 tbsp rapeseed oil
+1 large onion - chopped
+250g chestnut mushrooms - sliced
+2 cloves of garlic - crushed
+2 x 400g tins green lentils - drained
+1 x 400g tin chopped tomatoes
+1 tbsp tomato puree
+1.2kg sweet potatoes
+75g mature cheddar - grated
+
+Get a large saucepan on a medium heat with the oil in it. Sweat the onion for 10 mins with the lid on. Take the lid off, turn up the heat and throw in the mushrooms; let them colour, about 5 mins. Garlic goes in for the last minute.
+Now add lentils, tomatoes and puree. Let it blip away gently for 25 mins till thick.
+While that's going on peel the sweet potatoes, cut into chunks & steam for 15 mins till soft. Mash them.
+Filling into a big ovenproof dish, mash on top, rough it up with a fork, cheese over. Bake at 200C 25-30 mins.
+Let it sit 10 mins before serving.`)
+  const { steps } = read
+  it('colours what is thrown in in its pot, and adds each thing', () => {
+    expect(waits(steps)['take the']).toEqual(['heat the'])
+    expect(stepOf(steps, 'let them').equipment).toEqual(['pot', 'burner'])
+    expect(stepOf(steps, 'add the garlic')).toMatchObject({ work: 'fry', minutes: [1, 1] })
+    expect(stepOf(steps, 'now add').uses).toEqual(['lentil', 'tomato', 'puree'])
+  })
+  it('spreads the mash over its filling, and calls it a pie only then', () => {
+    const put = stepOf(steps, 'put the filling')
+    expect(put.do).toContain('spread over the mash')
+    expect(waits(steps)['put the']).toEqual(['let it', 'mash them'])
+    const about = aboutSteps(recipeOf(read))
+    expect(about.get(stepOf(steps, 'bake').id)).toBe('the pie')
+    expect(about.get(stepOf(steps, 'blip').id)).not.toBe('the pie')
+    expect(stepOf(steps, 'let it sit').minutes).toEqual([10, 10])
+  })
+})
+
+it('of a ragù a third goes to the pasta, and the rest is cooled by itself', () => {
+  const { steps } = readRecipeText(`Slow-cooker beef ragù
+Serves 8
+
+1 kg stewing beef, in chunks
+3 tbsp olive oil
+2 onions, chopped
+2 tins (400 g each) plum tomatoes
+500 g pappardelle
+
+Heat half the oil in a frying pan and brown the beef in two batches, about 6 minutes each, moving it to the slow cooker as it is done.
+Add the remaining oil to the pan and cook the onions for 8 minutes until soft. Scrape it all over the beef. Add the tomatoes. Cover and cook on low for 8 hours.
+Cook the pappardelle in a large pan of boiling salted water for 9 minutes, drain, and toss with a third of the ragù. Cool the rest quickly and freeze in two tubs.`)
+  expect(stepOf(steps, 'brown').equipment).toEqual(['frying-pan', 'burner'])
+  expect(stepOf(steps, 'add the tomatoes').equipment).toEqual(['slow-cooker'])
+  const slow = stepOf(steps, 'cook on low').id
+  expect(stepOf(steps, 'toss with').after.map((a) => a.step)).toContain(slow)
+  expect(stepOf(steps, 'cool the rest').after).toEqual([{ step: slow }])
+})
+
+it('of a tart the case is baked before the filling comes into it', () => {
+  const { serves, steps } = readRecipeText(`Onion tart
+
+Makes one 23 cm tart, 8 slices
+
+Pastry: 200 g plain flour, 100 g cold butter (cubed), 3 tbsp cold water
+Filling: 30 g butter, 4 large onions, thinly sliced, 3 eggs, 200 ml double cream, 80 g gruyere, grated
+
+To make the pastry, rub the butter into the flour. Stir in the water and bring together into a ball.
+For the filling, melt the butter in a wide frying pan and cook the onions for 35 minutes. Leave to cool a little.
+Roll out the pastry, line the tin with it and chill for 20 minutes. Heat the oven to 190C. Line the case with baking paper and bake blind for 15 minutes.
+Beat the eggs with the cream and stir in the onions and half the cheese. Pour into the case, scatter over the rest of the cheese and bake for 30 minutes.`)
+  expect(serves).toBe(8)
+  expect(stepOf(steps, 'rub').uses).toEqual(['flour', 'butter'])
+  expect(stepOf(steps, 'line the case').equipment).toEqual(['tin'])
+  expect(stepOf(steps, 'leave to cool').minutes).toEqual([5, 10])
+  expect(stepOf(steps, 'beat').equipment).toEqual(['bowl'])
+  expect(waits(steps)['pour into']).toEqual(['bake blind', 'beat the'])
+  expect(stepOf(steps, 'bake for 30').equipment).toEqual(['oven', 'tin'])
+})
+
+it('of a frittata all stays in its pan, from the hob into the oven', () => {
+  const { steps } = readRecipeText(`Leek frittata
+5 portions
+
+25g butter
+2 leeks, sliced
+150g frozen peas
+8 eggs
+150g feta
+
+Oven on to 180C. Melt the butter in an ovenproof frying pan and soften leeks for 8 mins. Tip in the peas for 2 mins to thaw. Beat the eggs, pour over the veg. Crumble on the feta. Cook on the hob 3-4 mins until the edges set, then into the oven for 12-15 mins until puffed.`)
+  expect(stepOf(steps, 'tip in').equipment).toEqual(['frying-pan', 'burner'])
+  expect(waits(steps)['crumble on']).toEqual(['pour over'])
+  expect(stepOf(steps, 'cook on')).toMatchObject({ work: 'fry', minutes: [3, 4] })
+  expect(stepOf(steps, 'put into')).toMatchObject({ work: 'bake', minutes: [12, 15] })
+  expect(stepOf(steps, 'put into').equipment).toEqual(['oven', 'frying-pan'])
+})
+
+it('of an adobo the other way in brackets takes no time, and a rice cooker no hands', () => {
+  const { steps } = readRecipeText(`Pork adobo
+Serves 6
+
+1.5 kg pork belly, cut into cubes
+120 ml soy sauce
+1 tbsp oil
+600 g jasmine rice
+1 litre water
+
+Combine pork and soy in the pressure cooker. Marinate 30 min (or overnight in the fridge).
+Lock the lid and cook at high pressure for 25 min. Let the pressure release naturally for 10 min.
+Put the rice and water in the rice cooker and start it (about 25 min).
+Lift out the pork. Set the cooker to sauté and reduce the sauce for 10 min.
+Heat the oil in a skillet and crisp the pork 4 min. Return to the sauce and toss to coat.`)
+  expect(stepOf(steps, 'marinate')).toMatchObject({ minutes: [30, 30], equipment: [] })
+  expect(stepOf(steps, 'put the rice')).toMatchObject({ work: 'simmer', minutes: [25, 25] })
+  expect(stepOf(steps, 'return').equipment).toEqual(['pressure-cooker'])
+})
+
+it('of cookies each tray takes its time where one is baked at a time', () => {
+  const { serves, steps } = readRecipeText(`OAT COOKIES   Makes 24
+225g soft butter
+175g light brown sugar
+200g plain flour
+200g rolled oats
+
+1 Heat oven to 180C. Line three baking trays with parchment.
+2 Cream the butter and sugar. Mix in the flour and oats.
+3 Roll into 24 balls, space well apart on the trays.
+4 Bake one tray at a time for 12-14 mins.`)
+  expect(serves).toBe(24)
+  expect(stepOf(steps, 'bake').minutes).toEqual([36, 42])
+})
+
+it('of a biryani the marinade takes its own heading, and a handful each is two things', () => {
+  const { ingredients, steps } = readRecipeText(`Lamb biryani
+Serves 8
+
+Marinade:
+1 kg diced lamb shoulder
+200 g yoghurt
+1 tsp chilli powder
+
+Rest:
+4 onions, finely sliced
+600 g basmati rice
+handful each mint and coriander, chopped
+
+Mix the lamb with everything else for the marinade. Cover and leave in the fridge for 2 hours.
+Fry the onions in a wide pan for 15 minutes. Boil the rice for 5 minutes and drain.
+Add the lamb with its marinade to the pan and simmer for 1 hour. Spread the rice over the lamb, scatter over the herbs.`)
+  expect(stepOf(steps, 'mix').uses).toEqual(['shoulder', 'yoghurt', 'powder'])
+  expect(ingredients.slice(-2)).toMatchObject([
+    { item: 'mint', preparation: 'chopped' },
+    { item: 'coriander', preparation: 'chopped' },
+  ])
 })

@@ -6,9 +6,11 @@ import { isBoiled, isMeat } from './foods'
 import type { Group } from './groups'
 import { VESSELS } from './lexicon'
 import { plain } from './plain'
-import { COOKS_ALONG } from './stepTime'
 import { temperaturesIn } from './temperatures'
 
+/** What something is let do that is fried. */
+const COLOURS =
+  /\b(?:let|leave|allow)\b[^.;]*\b(?:colou?r|catch|crisp|char|take on (?:a little |some )?colou?r)\b/
 /** Fried in a pan, whatever else it is called. */
 const BATTER = /\b(?:batter|pancakes?|crepes?|fritters?|omelettes?)\b/
 /** `Give it a minute`. */
@@ -118,13 +120,17 @@ export function workOf(
     case 'crumble':
     case 'tear':
     case 'shave':
-      return /\bover\b|\bon top\b|^(?:tear|crumble|grate) in\b/.test(text) ? 'assemble' : work
+      return /\bover\b|\bon top\b|^(?:tear|crumble|grate) (?:in|on)\b/.test(text)
+        ? 'assemble'
+        : work
     case 'allow':
       return durationsIn(text).some((d) => d.kind === 'perWeight') ? 'bake' : work
     case 'glaze':
       return spans.length && named.includes('frying-pan') ? 'fry' : work
     case 'leave':
     case 'let':
+      // `Turn up the heat and let them colour`: in the pan that they are in.
+      if (hot && COLOURS.test(text)) return 'fry'
       return goesOnBy(text, where, spans.length) ? 'simmer' : work
     case 'stand':
       return !spans.length && INTO_TIN.test(text) ? 'assemble' : work
@@ -234,18 +240,19 @@ function putHow(
   if (/^(?:divide|split|ladle|spoon|transfer|tip)$/.test(verb) && INTO_BOXES.test(text))
     return 'pack'
   if (where.heated && LONGER.test(plain(text))) return where.heated
-  // `Add the apples for the last 30 minutes`: they cook as what they join does.
-  if (where.heated && COOKS_ALONG.test(plain(text))) return where.heated
   // `Add the garlic for 2 minutes`: it fries on for so long.
   const fries = where.heated !== undefined && ['fry', 'soften', 'brown'].includes(where.heated)
   if (
-    verb === 'add' &&
     fries &&
-    /^add [^,;]{3,60} for (?:about |another |a )?(?:\d|one|two|minute)/i.test(text)
+    /^(?:add|(?:tip|stir|throw) in) [^,;]{3,60} for (?:about |another |a )?(?:\d|one|two|minute)/i.test(
+      text,
+    )
   )
     return where.heated === 'soften' ? 'soften' : 'fry'
   if (verb === 'knead' || !durationsIn(text).some((d) => d.kind === 'span' && d.most >= 3))
     return work
+  // `Put the rice and water in the rice cooker, about 25 minutes`.
+  if (named.includes('rice-cooker')) return 'simmer'
   if (named.includes('slow-cooker') && /\b(?:low|high|cook)\b/.test(text)) return 'slow'
   if (named.includes('fridge') || named.includes('freezer')) return 'chill'
   if (named.includes('oven')) return 'bake'
