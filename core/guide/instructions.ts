@@ -139,9 +139,7 @@ class Telling {
     // Its end belongs to another sitting, and is told there.
     if (card.beyond) return
     const lasts = run.phases[main]!.to - run.phases[main]!.from
-    const pressed = (this.places.get(run.id) ?? []).some(
-      (p) => this.words.kindOf(p) === 'pressure-cooker',
-    )
+    const pressed = this.words.underPressure(run.id, words)
     const minding = mindingOf(pressed ? 'pressure' : card.work, lasts)
     if (mode.phases[main]!.watch && minding)
       tell({

@@ -97,9 +97,7 @@ export class LineWords {
     const then =
       next[0] && next[0].at > run.end + STANDS ? `. Next at ${this.clock(next[0].at)}` : ''
     if (card.ending) return card.ending
-    const pressed = (this.places.get(run.id) ?? []).some(
-      (p) => this.kindOf(p) === 'pressure-cooker',
-    )
+    const pressed = this.underPressure(run.id, words)
     const soaked = card.work === 'soak' ? SOAKED.find(([p]) => p.test(words))?.[1] : undefined
     const over =
       pressed && lawOf(card.work).attend === 'watch'
@@ -112,9 +110,18 @@ export class LineWords {
       return (off || 'It stays on the heat') + about
     }
     if (card.work === 'slow' && this.comesBack(run.id)) return `It stays on${about}`
-    if (card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words))
-      return `The pressure is down: open it away from your face${then}`
+    const released = card.work === 'rest' && /\b(?:pressure|release)\b/i.test(words)
+    // `Let it fall for 10 minutes, then release the rest`: the lid stays on until then.
+    if (released && next.some((n) => /^(?:quick[- ])?release\b/i.test(n.card.text)))
+      return 'Let off what pressure is left by the valve, and keep your hands and face away from it'
+    if (released) return `The pressure is down: open it away from your face${then}`
     return `${over ?? 'Done'}${about}${then}`
+  }
+
+  /** In a pressure cooker with its lid locked: what is fried or boiled down in it stands open. */
+  underPressure(id: string, words: string): boolean {
+    const there = (this.places.get(id) ?? []).some((p) => this.kindOf(p) === 'pressure-cooker')
+    return there && !OPEN_COOKER.test(words)
   }
 
   /** Whether a slow cooker goes on with it once something has been stirred in. */
@@ -136,6 +143,8 @@ export class LineWords {
 }
 
 /** What has lain in something, as one says it. */
+const OPEN_COOKER =
+  /\bsaut[eé](?![a-z])|\b(?:reduce|thicken|bubble|brown|soften|fry|open|uncovered|lid off|without the lid)\b/i
 const SOAKED: [RegExp, string][] = [
   [/\bmarinat/i, 'Marinated'],
   [/\bbrine/i, 'Brined'],

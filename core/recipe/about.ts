@@ -65,12 +65,12 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
 const ENDS_A_NAME =
   /^(?:and|or|with|in|into|on|onto|over|to|from|of|for|until|through|at|by|under|off|out)$/
 const PLACE =
-  /^(?:(?:slow|pressure|rice) cooker|air fryer|fridge|freezer|oven|hob|heat|pan|pot|tray|tin|dish|bowl|board|boil)\b/
+  /^(?:(?:slow|pressure|rice) cooker|cooker|air fryer|fridge|freezer|oven|hob|heat|pan|pot|tray|tin|dish|bowl|board|boil)\b/
 const ADDED =
   /\b(?:add|with|(?:stir|pour|tip|fold) in|stir through|(?:scatter|sprinkle|spoon|pour|drizzle|brush)(?: over)?) $/
 /** What comes on top at the end: "scatter with the mozzarella and the rest of the parmesan". */
 const STREWN =
-  /(?:^|,| and) *(?:(?:scatter|sprinkle|drizzle|dot|garnish) (?:over |with |on )[^.;]*|(?:stir|fold|pour|tip|squeeze) in (?!the [a-z-]+ to\b)[^.;,]*)/g
+  /(?:^|,| and) *(?:(?:scatter|sprinkle|drizzle|dot|garnish) (?:over |with |on )[^.;]*|(?:stir|fold|pour|tip|squeeze) in (?!the [a-zà-ÿ-]+ to\b)[^.;,]*)/g
 /** Something else stands beside it: its name alone would be half of what is meant. */
 const AND_MORE = /^(?:,? and\b|, (?:the )?[a-z]+(?:,| and\b))/
 
@@ -86,7 +86,7 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
     ...wordsOf(recipe.name),
     ...recipe.ingredients.flatMap((i) => headOf(i.item)),
   ])
-  const made = /^for (the [a-z-]+(?: [a-z-]+)?),/.exec(lower)?.[1]
+  const made = /^for (the [a-zà-ÿ-]+(?: [a-zà-ÿ-]+)?),/.exec(lower)?.[1]
   if (made && PRODUCTS.has(singular(made.split(' ').at(-1)!))) return made
   let found: string | null | undefined = wordsOf(lower).some(
     (w) => own.has(w) && !isStaple(w) && !isLiquid(w),
@@ -95,7 +95,7 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
     : undefined
   for (const { index, 0: the } of lower.matchAll(/\bthe /g)) {
     const after = lower.slice(index + the.length)
-    const words = /^[a-z-]+(?: [a-z-]+){0,2}/.exec(after)?.[0].split(' ') ?? []
+    const words = /^[a-zà-ÿ-]+(?: [a-zà-ÿ-]+){0,2}/.exec(after)?.[0].split(' ') ?? []
     const end = words.findIndex((w) => ENDS_A_NAME.test(w))
     const name = (end < 0 ? words : words.slice(0, end)).map(singular)
     const noun = name.findLastIndex((w) => PRODUCTS.has(w) || own.has(w))
@@ -118,7 +118,7 @@ function calledIn(text: string, recipe: Recipe): string | null | undefined {
   }
   return found
 }
-const wordsOf = (text: string) => (text.toLowerCase().match(/[a-z-]{3,}/g) ?? []).map(singular)
+const wordsOf = (text: string) => (text.toLowerCase().match(/[a-zà-ÿ-]{3,}/g) ?? []).map(singular)
 const headOf = (item: string) => wordsOf(item.replace(/\s*[,(].*$/, '')).slice(-1)
 
 /** Whether a name is that of an ingredient with something that matters more beside it: onions under mince. */
@@ -172,13 +172,16 @@ function dishIn(
   baked: boolean,
 ): string | undefined {
   if (used.size * 2 < ingredients.length) return undefined
-  const [words = ''] = name
+  const [title = ''] = name
     .toLowerCase()
-    .split(/ (?:with|for|in|on|from|of|to|the|my|our|your|a)\b|[,(]/)
+    .replace(/ [-–—] .*$/, '')
+    .split(/ (?:with|for|in|on|from|of|to|the|my|our|your|a)\b|\(/)
+  // "Leek, pea and feta frittata": its end.
+  const [words = ''] = (/,.* (?:and|&) (.+)$/.exec(title)?.[1] ?? title).split(',')
   // "Spinach and ricotta cannelloni" is called by its end, "macaroni and cheese" by its beginning.
   const [first, second] = words.split(/ and | & /)
   const before = second && second.trim().includes(' ') ? second : first
-  const noun = before?.match(/[a-z-]{3,}/g)?.at(-1)
+  const noun = before?.match(/[a-zà-ÿ-]{3,}/g)?.at(-1)
   if (
     !noun ||
     (!baked && BAKED.test(noun)) ||

@@ -19,7 +19,7 @@ export const KEPT_FOOD: Hazard[] = [
       const away = v.steps.filter((s) => rice(s.items) && putsAway(s))
       if (away.length) return first(away, text)
       return /\b(?:fridge|refrigerat\w*|freez\w*|leftovers?|keeps?|next day|days)\b/.test(v.text)
-        ? [{ text }]
+        ? first(cooked.slice(-1), text)
         : []
     },
   },

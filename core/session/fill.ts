@@ -13,11 +13,14 @@ const PIECES: [RegExp, number][] = [
   [/\b(?:leg|shoulder) of (?:lamb|pork)\b|\bham\b|\bgammon\b|\bjoint\b/, 2],
   [/\b(?:pumpkin|squash|cabbage|cauliflower)s?\b/, 1],
 ]
-/** Litres of one piece: as its weight is stated, or by what it is. */
-function pieceLitres({ item, note }: Recipe['ingredients'][number]): number {
+/** Litres of one piece: as its weight is stated, of each or of all, or by what it is. */
+function pieceLitres({ item, note, amount }: Recipe['ingredients'][number]): number {
   const whole = `${item} ${note ?? ''}`.toLowerCase()
   const stated = /(\d+(?:\.\d+)?) ?(kg|g)\b/.exec(whole)
-  if (stated) return Number(stated[1]) * (stated[2] === 'kg' ? 1 : 0.001)
+  if (stated) {
+    const all = /\b(?:each|apiece)\b/.test(whole) ? 1 : Math.max(1, amount)
+    return (Number(stated[1]) * (stated[2] === 'kg' ? 1 : 0.001)) / all
+  }
   return PIECES.find(([words]) => words.test(whole))?.[1] ?? 0
 }
 

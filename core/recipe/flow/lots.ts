@@ -1,4 +1,4 @@
-import { isDough, isMeat, isRaw } from '../text/foods'
+import { isDough, isGrain, isMeat, isRaw } from '../text/foods'
 import { cooks, cooksThrough, lawOf } from '../work'
 import type { Recipe, Step } from '../schema'
 
@@ -15,6 +15,8 @@ export interface Lot {
   /** Straight from the fridge or freezer. */
   cold: boolean
   dough: boolean
+  /** Pasta, rice or the like is in it. */
+  grain: boolean
 }
 
 const NOTHING: Lot = {
@@ -25,6 +27,7 @@ const NOTHING: Lot = {
   hot: false,
   cold: false,
   dough: false,
+  grain: false,
 }
 
 /** Minutes by which what stands to cool is no longer hot, in shallow boxes: an estimate of ours. */
@@ -66,7 +69,9 @@ function lotAfter(step: Step, inputs: Lot[], recipe: Pick<Recipe, 'ingredients'>
   const named = recipe.ingredients.some((i) => step.uses.includes(i.id) && isRaw(i.item))
   const raw = any('raw') || hygiene === 'raw' || (named && hygiene !== 'ready')
   const dough = any('dough') || (isDough(step.do) && step.work !== 'pack')
-  const now = { ...NOTHING, dough }
+  const grain =
+    any('grain') || recipe.ingredients.some((i) => step.uses.includes(i.id) && isGrain(i.item))
+  const now = { ...NOTHING, dough, grain }
   const meat = recipe.ingredients.some((i) => step.uses.includes(i.id) && isMeat(i.item))
   // What is raw and has no name is taken for flesh; an egg around what is cooked already is none.
   const unnamed = raw && !named && !any('raw')

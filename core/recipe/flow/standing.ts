@@ -1,4 +1,5 @@
 import type { Step } from '../schema'
+import { isGrain } from '../text/foods'
 import { cooks, ON_HEAT } from '../work'
 import type { Lot } from './lots'
 
@@ -25,14 +26,12 @@ const GUIDANCE = 'usual food safety guidance'
 /** On the hob to be cooked; browned meat has a rule of its own. */
 const cookOnHob = ({ work }: Step) => ON_HEAT.has(work) && work !== 'brown'
 const ICED = /\b(?:iced?|ice[ -]cold|cold (?:running )?water|ice bath)\b/i
-const GRAIN = /\b(?:pasta|spaghetti|noodles|macaroni|rice|couscous|bulgur|gnocchi)\b/i
 
 const HOT_WATER = /\b(?:hot|boiling|boiled|warm)\b[^.;]*\bwater\b/i
-const SOFTENS = new RegExp(`${GRAIN.source}|\\bvermicelli\\b`, 'i')
 
 /** Whether it lies in hot water that makes it soft, and then too soft. */
 export const softens = ({ work, do: text }: Pick<Step, 'work' | 'do'>) =>
-  work === 'soak' && HOT_WATER.test(text) && SOFTENS.test(text)
+  work === 'soak' && HOT_WATER.test(text) && isGrain(text)
 
 /**
  * The longest waits by what the food is and what comes next; the first that fits counts. What is in
@@ -46,6 +45,14 @@ export const STANDING: Rule[] = [
     most: 2,
     must: true,
     source: `it goes on cooking in its water: ${OURS}`,
+  },
+  {
+    id: 'fried',
+    when: (_, a, b) => b.work === 'drain' && a.work === 'fry',
+    best: 1,
+    most: 3,
+    must: true,
+    source: `it goes on browning in its hot fat: ${OURS}`,
   },
   {
     id: 'ice',
@@ -179,7 +186,8 @@ export const STANDING: Rule[] = [
   },
   {
     id: 'drained',
-    when: (from, a, b) => from.hot && a.work === 'drain' && GRAIN.test(`${a.do} ${b.do}`),
+    when: (from, a, b) =>
+      from.hot && a.work === 'drain' && (from.grain || isGrain(`${a.do} ${b.do}`)),
     best: 5,
     most: 10,
     must: false,

@@ -43,7 +43,7 @@ const SAME =
   /\b(?:the same|that|in what is left|back (?:in|into|to) the [a-z]+|return (?:(?:it|them|this|everything) )?to the [a-z]+|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
 
 const OVER =
-  /\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b|^(?:spread|spoon|lay|scatter|sprinkle|pour|put|grate|crumble|arrange) (?:the |some |half )?[a-z ]{2,30} (?:over|on top)(?=$|[,.;]| and\b)/i
+  /^(?:lay|put|place|set|scatter|arrange|spread) (?:(?:it|them|these|this) )?(?:on top|over)\b|\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b|^(?:spread|spoon|lay|scatter|sprinkle|pour|put|grate|crumble|arrange) (?:the |some |half )?[a-z ]{2,30} (?:over|on top)(?=$|[,.;]| and\b| the\b| it\b| them\b)/i
 
 /** The vessel that a step is done in, by its first way; undefined where it brings none of its own. */
 export const vesselOf = (step: Step): Equipment | undefined =>
@@ -71,9 +71,15 @@ export function staysIn(step: Step): boolean {
   return OVER.test(step.do) || !TAKES_OUT.test(step.do)
 }
 
+/** `Lift them out into a gratin dish`: there they lie. */
+const INTO_SHAPE = /\b(?:into|onto|in) (?:an?|the) (?:[a-z-]+ ){0,3}(?:dish|tin|tray|sheet)\b/i
+const isShaped = (step: Step) => OVEN_SHAPES.has(vesselOf(step)?.kind)
+
 /** Whether what a step made is lifted out of its vessel as part of it. */
 const liftsOut = (step: Step) =>
-  step.stays === false || step.panfuls !== undefined || LIFTED.test(afterFilling(step))
+  step.stays === false ||
+  step.panfuls !== undefined ||
+  (LIFTED.test(afterFilling(step)) && !(isShaped(step) && INTO_SHAPE.test(step.do)))
 
 /** `Tip into a saucepan with the water, bring to the boil`: what it is tipped into is where it cooks. */
 const FILLS =
@@ -105,6 +111,15 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
     runs.push(run)
     return run
   }
+  // `Remove the chicken, add the leeks to the broth`: the broth stays where it is.
+  const onlyInOne = (from: string, kind: string) => {
+    const all = [...takers.get(from)!]
+    const alike = all.filter((id) => {
+      const taker = recipe.steps.find((s) => s.id === id)
+      return taker && vesselOf(taker)?.kind === kind
+    })
+    return all.length === 1 || alike.length === 1
+  }
   for (const step of inOrder(recipe)) {
     const inputs = step.after.flatMap((a) =>
       (lying.get(a.step) ?? []).map((l) => ({ ...l, from: a.step, food: a.food !== false })),
@@ -126,14 +141,20 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
           // Of two pies in their dishes one is baked in its own, whatever becomes of the other.
           (same ||
             !food ||
-            (inside && (takers.get(from)!.size === 1 || OVEN_SHAPES.has(run.vessel.kind)))),
+            (inside && (onlyInOne(from, own.kind) || OVEN_SHAPES.has(run.vessel.kind)))),
       )
       const last = alike.at(-1)?.from
       into = [...new Set(alike.filter((i) => i.from === last).map((i) => i.run))]
       for (const run of into) run.vessel = narrower(run.vessel, own)
       if (!into.length) into = [begin(own, `${step.id}-${own.kind}`)]
     } else if (staysIn(step)) {
-      const here = inputs.filter((i) => i.food && i.inside)
+      // `Brush the ribs with the glaze`: they are not in its pan.
+      const coats = /^(?:turn\b[^.;]*, )?(?:brush|glaze|baste|coat|paint)\b/i.test(step.do)
+      const several =
+        new Set(step.after.filter((a) => a.food !== false).map((a) => a.step)).size > 1
+      const here = inputs.filter(
+        (i) => i.food && i.inside && !(coats && several && !OVEN_SHAPES.has(i.run.vessel.kind)),
+      )
       // `Prick the cake, spoon over the syrup`: it is the cake that stays where it is.
       const under = here.find((i) => OVEN_SHAPES.has(i.run.vessel.kind)) ?? here[0]
       const main = (OVER.test(step.do) ? under : here.at(-1))?.from

@@ -28,7 +28,7 @@ export interface Whereabouts {
 export function equipmentIn(text: string): string[] {
   let line = plain(text).replace(
     // `(or overnight in the fridge)`: the other way is not the one that is planned.
-    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot) (?:juices|drippings)\b|\bfrying oil\b/g,
+    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot|tin) (?:juices|drippings)\b|\bfrying oil\b/g,
     ' ',
   )
   const found: { kind: string; at: number }[] = []
@@ -199,7 +199,7 @@ function mixedIn(text: string, where: Whereabouts): string {
   if (/^(?:tip|add|put|throw|toss)(?: in)? the\b/.test(lower) && OVEN_SHAPES.has(vessel))
     return vessel!
   const into =
-    /\b(?:in|into|through)\b|\bback\b|^(?:stir|mash|season|add|toss|sprinkle|crush|squash|break|return)\b/.test(
+    /\b(?:in|into|through)\b|\bback\b|^(?:stir|mash|season|add|toss|sprinkle|crush|squash|break|return|shred|pull)\b/.test(
       lower,
     )
   return into && usable(vessel) ? vessel! : 'bowl'

@@ -6,7 +6,7 @@ const FISH =
 const EGG = /\beggs?\b|\begg (?:whites?|yolks?)\b/
 /** Cooked, cured or dried already: nothing raw about it. */
 const READY_MADE =
-  /\b(?:cooked|leftover|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|tinned|canned|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/g
+  /\b(?:cooked|leftover|(?<!fresh )anchov(?:y|ies)(?: fillets?)?|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|tinned|canned|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/g
 
 const asBought = (text: string) => text.toLowerCase().replace(READY_MADE, ' ')
 
@@ -33,5 +33,11 @@ export const isDough = (text: string) =>
 /** Boiled rather than simmered when a method only says to cook it. */
 export const isBoiled = (text: string) =>
   /\b(?:pasta|spaghetti|penne|macaroni|noodles|lasagne sheets|potatoes|eggs|rice|barley|quinoa|bulgur|couscous|gnocchi)\b/i.test(
+    text,
+  )
+
+/** Pasta, noodles and grain, which stick together and go soft as they stand. */
+export const isGrain = (text: string) =>
+  /\b(?:pasta|spaghetti|penne|fusilli|rigatoni|linguine|tagliatelle|pappardelle|farfalle|orzo|noodles|macaroni|vermicelli|rice|couscous|bulgur|gnocchi)\b(?! (?:vinegar|flour|paper|cooker|wine))/i.test(
     text,
   )

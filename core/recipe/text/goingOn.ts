@@ -48,6 +48,11 @@ const inPotOf = ({ lifted, where: { vessel } }: Thread) =>
 const dishOf = (t: Thread) => t.where.dish ?? t.where.vessel
 const COOKS_IN =
   /^(?:fry|brown|sear|cook|roast|bake|grill|boil|simmer|poach|bring|saut[eé]|steam|stew|(?:pressure|slow)[ -]cook) (?:them |it )?(?:to (?:a |the )?(?:boil|simmer) )?(?:in|for|over|on|until|with)\b/
+/** `Toss the potatoes in the oil`. */
+const IN_OIL =
+  /^(?:toss|coat|turn|rub|roll) (?:the|your|all) [^,;.]{3,40}? (?:in|with) (?:(?:the|a|some|half|rest|remaining|little|of|\d+ ?(?:tbsp|ml|g)) )*(?:[a-z]+ )?(?:oil|butter|flour)\b/
+/** Puts one thing on another. */
+const COATS = /^(?:turn(?: it| them)?,? (?:and )?)?(?:brush|glaze|baste|coat|paint)\b/
 /** Cooks on with something that comes to it, and names nothing before that. */
 const WHILE_ADDING =
   /^(?:fry|cook|roast|bake|grill|boil|simmer|poach|steam)(?: gently| on)? (?:for|until|till|in|over) [^;.]*\b(?:adding|stirring in|tipping in) the\b/
@@ -109,12 +114,15 @@ export function goesOnFrom(
     current.section !== mention.section &&
     (labelNames(mention.label).length > 0 || fresh.every(ofOther))
   if (anew || SECOND.test(lower) || turned) return undefined
+  // `Toss the sage leaves in the remaining oil`: beside what stands there.
+  const inOil = IN_OIL.test(lower) && fresh.some((id) => !isStaple(kept.item(id)))
+  if (inOil && !mention.goesOn) return undefined
   // `Dimple with oiled fingers, scatter over the rosemary`: done to what lies there.
   if (/^(?:fluff|fork)\b/.test(lower)) return current
   if (/^(?:dimple|prick|slash|poke|knock|punch|flatten|stretch) (?!the\b|an?\b)/.test(lower))
     return current
   // `Cook the noodles in boiling water`: water of their own.
-  if (/\bin (?:[a-z]+ ){0,4}?(?:boiling|salted|simmering)\b/.test(lower)) return undefined
+  if (/\bin(?:to)? (?:[a-z]+ ){0,5}?(?:boiling|salted|simmering)\b/.test(lower)) return undefined
   const head = lower.replace(/[,;].*$/, '')
   // `Fry in batches in hot oil`: what is fried is not said again.
   // `Into a pot with water`: what goes in is not said again.
@@ -236,10 +244,10 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   if (fresh.length) return false
   if (!mention.goesOn)
     return (
-      IT.test(lower.replace(/\beach (?=[a-z])(?!with\b|in\b|on\b|over\b)/g, ' ')) &&
+      IT.test(lower.replace(/\beach (?=[a-z])(?!with\b|in\b|on\b|over\b|and\b)/g, ' ')) &&
       /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay)\b/.test(lower)
     )
-  return /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay|sprinkle|scatter|return|layer|arrange|serve)\b/.test(
+  return /^(?:add|stir|pour|spoon|spread|fold|tip|brush|toss|mix|put|place|lay|sprinkle|scatter|return|layer|arrange|serve|pile|pack)\b/.test(
     lower,
   )
 }
@@ -257,6 +265,9 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   const inHotPan =
     current && !current.lifted && found.has(current) && ON_HOB.has(current.where.vessel ?? '')
   if (inHotPan && COMES_TO_IT.test(lower)) return current
+  // `Brush the ribs with the glaze`: the glaze comes to them.
+  if (COATS.test(lower) && kept.lent && found.has(kept.lent))
+    return list.find((t) => t !== kept.lent)
   const poured = POURED_OVER.exec(lower)?.[1]
   if (poured !== undefined) {
     const isPoured = (t: Thread) => isCalled(kept, t, poured)

@@ -302,6 +302,7 @@ export function foodWords(text: string): string[] {
   const own = words.filter((w) => w.length > 2 && !ADJECTIVES.has(w)).map(singular)
   // `The crumbs` are the breadcrumbs of the list.
   if (own.includes('breadcrumb')) own.unshift('crumb')
+  if (own.includes('dijon') && !own.includes('mustard')) own.push('mustard')
   // What a list has in full is called short: `the bicarb`.
   for (const [short, full] of SHORT) {
     const at = own.indexOf(short)

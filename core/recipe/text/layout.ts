@@ -130,6 +130,8 @@ export function layoutOf(text: string): Layout {
     name = lines[first]!.replace(/^#+\s*/, '')
       .replace(/\s*\|.*$/, '')
       .replace(/\*\*/g, '')
+      // `Bean burgers -- makes 8, freeze half`: a note behind the name.
+      .replace(/\s+(?:--|—|–|-)\s+(?:makes|serves|feeds|enough|freez|for)\b.*$|\s+--\s+.*$/i, '')
       .replace(
         /\s*[(\-–—,]?\s*\b(?:makes|serves|feeds)\s+(?:\d+|[a-z]+)(?: [a-z]+)?(?: (?:to|or) \w+)?\)?\s*$/i,
         '',

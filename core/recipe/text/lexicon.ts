@@ -96,6 +96,11 @@ export const PHRASES: [RegExp, WorkKind][] = [
   ],
   [/\bput\b[^.;]*\bon to (?:boil|cook|steam)\b/, 'boil'],
   [/\bput\b[^.;]*\bon to simmer\b/, 'simmer'],
+  // `Drop the gnocchi into a large pan of boiling water`.
+  [
+    /^(?:drop|tip|put|lower|slide|throw)\b[^.;]*\b(?:in|into) (?:a|the|your) (?:[a-z-]+ ){0,2}(?:pan|pot|saucepan) of (?:salted |rapidly |gently )*(?:boiling|simmering)\b[^.;]*\bwater\b/,
+    'boil',
+  ],
   [/\bpat\b[^.;]*\bdry\b/, 'drain'],
   [
     /\b(?:at|on|under|to) (?:high |low |full )?pressure\b|\b(?:high|low|full) pressure\b|\bpressure[ -]cook(?!er)/,

@@ -100,6 +100,9 @@ const ALL_PREPARED = /\s*[,(]\s*(?:all|both) ((?:[a-z]+ )?(?:[a-z]+ed|ground|tor
 export const COMES_OF_IT =
   /^(?:makes )?(?:\d|an?|one|two) (?:large |small |big |good )?(?:\d+ ?(?:cm|inch) )?(?:loa(?:f|ves)|cakes?|tarts?|quiches?|traybakes?|tins?|trays?|pies?)(?:,| \(|:| cut into| of)? ?(?:about |cuts? into )?(\d+) (?:slices|squares|bars|pieces|wedges|portions)\)?\.?$/i
 
+/** `To serve: lettuce, tomato slices, mayonnaise`. */
+const AT_TABLE = /^(?:to (?:serve|garnish|finish)|for serving|garnish):\s*(?!\d)([a-z].*)$/i
+
 function itemsOf(line: string): string[] {
   if (
     COMES_OF_IT.test(line) ||
@@ -108,6 +111,8 @@ function itemsOf(line: string): string[] {
     )
   )
     return [line]
+  const table = AT_TABLE.exec(line)?.[1]
+  if (table !== undefined) return table.replace(/\.$/, '').split(/,\s*|\s+and\s+/, MOST_INGREDIENTS)
   const listed = /^(?:for )?(?:the )?[a-z ]{2,40}:\s*(?=\d|half\b|an? )(.+)$/i.exec(line)
   const own = listed ? listed[1]! : line
   if (!/^(?:[-*•]\s*)?(?:\d|half\b|an? )/i.test(own) || /^\d{1,2}\s*[.):]\s/.test(own))

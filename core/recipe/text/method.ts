@@ -68,18 +68,18 @@ export function stepsOf(
       if (later && ANOTHER_DAY.test(text)) continue
       later = false
       if (ANOTHER_DAY.test(text) && reader.packed) continue
+      const place = { section: k, label: label ?? section.heading, goesOn: false }
+      if (reader.repeats(text, place)) continue
       const had = HAD.exec(text)
       const left = had ? reader.soFar(Number(had[1])) : undefined
       const told = left === undefined ? text : text.slice(had![0].length)
       const groups = withObjects(grouped(clausesOf(inTurns(asCommand(told), foods), foods)))
       if (!groups.length && !isSaid(text)) unused.push(text)
-      groups.forEach((group, i) =>
-        reader.take(group, { section: k, label: label ?? section.heading, goesOn: i > 0 }),
-      )
+      groups.forEach((group, i) => reader.take(group, { ...place, goesOn: i > 0 }))
       if (left !== undefined)
         reader.take(
           { text: `Bake on for ${left} minutes`, work: 'bake', verb: 'bake', meanwhile: false },
-          { section: k, label: label ?? section.heading, goesOn: true },
+          { ...place, goesOn: true },
         )
     }
   })
@@ -102,6 +102,16 @@ type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 const INTO_NEW =
   /^(?:stir|pour|mix|tip|fold|beat|whisk) (?:it |this |them |everything )?into the ([a-z]+(?: [a-z]+)?)/
 
+/** `Repeat with the rest`, where half of it was cooked. */
+const REPEATS = /^repeat\b[^.;]*\bwith (?:the (?:rest|other half|remaining|others)|what is left)\b/i
+const HALF_OF = /\bhalf (?:of )?(?:the|them|your)\b/i
+/** `Lift them out into a gratin dish`: they are elsewhere from then on. */
+const movesTo = (text: string) =>
+  equipmentIn(
+    /\b(?:lift|remove|take)\b[^.;]*?\b(?:into|onto|to) ((?:an?|the) [^.;]*)/i.exec(text)?.[1] ?? '',
+  ).some((k) => OVEN_SHAPES.has(k))
+/** `While they are in the oven, `: where something else is. */
+const MEANWHILE = /^(?:while|as)\b[^,;]*,\s*/i
 /** `Moving it to the slow cooker as it is done`. */
 const MOVING =
   /,? (?:and )?(?:moving|transferring|putting|lifting) (?:it|them|each [a-z]+) (?:out )?(?:in|into|on|onto|to) (?:a|an|the) [^.;,]*/i
@@ -235,6 +245,7 @@ class Reader {
       !sources.fresh.length &&
       last.work !== 'heat' &&
       isBesideOnly(group) &&
+      !movesTo(text) &&
       // `Take off the lid for the final 10 minutes`.
       durationsIn(text).every((d) => d.kind === 'moment')
     ) {
@@ -288,6 +299,30 @@ class Reader {
     this.draft(mention, this.sourcing.of(mention))
     const waits = Math.max(1, times - 1)
     Object.assign(this.drafts.at(-1)!, { minutes: [waits * span.least, waits * span.most] })
+  }
+
+  /** `Repeat with the rest`: as long again as all since the half of it was put in; whether that is known. */
+  repeats(text: string, place: Place): boolean {
+    if (!REPEATS.test(text)) return false
+    const from = this.drafts.findLastIndex((d) => HALF_OF.test(d.do))
+    const cooked = from < 0 ? [] : this.drafts.slice(from).filter((d) => cooks(d.work))
+    const [first] = cooked
+    if (!first) return false
+    const mention = this.mentionOf(
+      { text, work: first.work, verb: 'repeat', meanwhile: false },
+      place,
+    )
+    const { current } = this.threads
+    if (current === undefined) return false
+    this.draft(mention, { main: current, others: [], order: [], after: [], fresh: [] })
+    const sum = (k: 0 | 1) => cooked.reduce((all, d) => all + d.minutes[k], 0)
+    Object.assign(this.drafts.at(-1)!, {
+      minutes: [sum(0), sum(1)],
+      stated: cooked.every((d) => d.stated),
+      equipment: first.equipment,
+      doubts: [],
+    } satisfies Partial<Draft>)
+    return true
   }
 
   end(): StepRead[] {
@@ -356,10 +391,11 @@ class Reader {
     const items = uses.map((id) => ingredients.find((i) => i.id === id)!.item)
     // `The tin` that a bird was roasted in is the roasting tin.
     const roasting = threads.isRoasting()
-    const said =
+    const said = (
       roasting || FAT_LEFT.test(text) || where.vessel === 'tray'
         ? text.replace(/\b(the|same|both) tin(s?)\b/gi, '$1 roasting tin$2')
         : text.replace(AS_WEIGHT, '')
+    ).replace(MEANWHILE, '')
     // `Brown the mince in a pan, and set aside in a bowl`: it is browned in the pan.
     const spoken = cooks(mention.work) ? said.replace(MOVING, ' ').replace(ASIDE, ' ') : said
     const named = equipmentIn(spoken)
@@ -395,6 +431,10 @@ class Reader {
         sources.fresh.includes(firstSpoken(text, mention.uses, ingredients)))
     if (intoNew || begunApart) where.vessel = 'bowl'
     const cut = workOf({ ...mention }, where, named, items)
+    // `Line a tray … roast for 15 minutes`: on the tray that stands ready.
+    const [ready] = [...threads.prepared.keys()]
+    const laid = OVEN_SHAPES.has(where.vessel) || where.dish !== undefined
+    if (cut === 'bake' && !vessel && !laid && OVEN_SHAPES.has(ready)) where.dish = ready
     // `Zest the lemons into a bowl with the sugar and eggs`: mixed, with a little cutting in it.
     const work = cut === 'cut' && MIXED_IN.test(text) && items.length > 2 ? 'mix' : cut
     const equipment = equipmentOf(spoken, work, where)
@@ -489,8 +529,11 @@ class Reader {
       if (!t) continue
       // What was left in its pot is waited for by itself, though what was lifted out came from there too.
       const left = t.left && sources.others.length > 0
-      waits.set(t.last, left ? { food: true, kept: true, most: LIQUOR_STANDS } : food)
-      if (left) t.left = false
+      // `Brush again with what is left` of the glaze: what went on before is in it by another way.
+      const apart = t === this.threads.lent && t !== sources.main
+      const stands = left ? { most: LIQUOR_STANDS } : {}
+      waits.set(t.last, left || apart ? { food: true, kept: true, ...stands } : food)
+      if (left && sources.others.some((o) => this.threads.hasMeat(o))) t.left = false
     }
     for (const kind of equipment) {
       const ready = prepared.get(kind)

@@ -39,12 +39,15 @@ export const isCheck = (text: string) =>
       text,
     ))
 
+/** `Leave the oven on`: for what comes. */
+const STAYS_ON = /^(?:leave|keep) the (?:oven|grill|hob|heat) (?:on|hot)[.\s]*$/i
 /** Longest that anything in a kitchen is left to itself, in minutes. */
 const DAYS = 4 * 1440
 /** `Enough for the next two months`: longer than a kitchen does anything is talk, or how long it keeps. */
 export const isTalk = (group: Group, text: string) =>
-  !['soak', 'prove', 'pack'].includes(group.work) &&
-  durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS)
+  STAYS_ON.test(text) ||
+  (!['soak', 'prove', 'pack'].includes(group.work) &&
+    durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS))
 
 /** How it is finished or warmed up on another day is no part of the session. */
 export const isReheating = (text: string) =>

@@ -187,6 +187,7 @@ export const bareOf = (text: string) =>
       ' ',
     )
     .replace(/\b(?:until|till|so that|to serve with|making sure)\b[^,;.]*/gi, ' ')
+    .replace(/\bwhile (?:it is |they are |still )*(?:warm|hot|cold|wet)\b/gi, ' ')
     .replace(/\bwhile\b[^,;.]*/gi, ' ')
     .replace(/\([^)]*\)/g, ' ')
     .replace(/\brice cooker\b/gi, 'cooker')

@@ -78,7 +78,7 @@ export function inTurns(text: string, foods: ReadonlySet<string>): string {
 
 /** `In the same pan boil the eggs for 9 minutes`: the place stands before what is done. */
 const PLACE_FIRST =
-  /^(in (?:the same|that|a|an|another|the) (?:[a-z-]+ ){0,3}?(?:pan|pot|saucepan|skillet|bowl|wok|casserole|jug)) ((?!with\b|and\b|of\b|over\b|on\b|until\b|for\b)[a-z]+) ((?:the|a|an|your|some|\d+) [^,.;]*?)(?= for \d|,|;|\.| and |$)/i
+  /^(in (?:the same|that|a|an|another|the) (?:[a-z-]+ ){0,3}?(?:pan|pot|saucepan|skillet|bowl|wok|casserole|jug)) ((?!with\b|and\b|of\b|over\b|on\b|until\b|for\b)[a-z]+) ((?:the|a|an|your|some|half|all|\d+) [^,.;]*?)(?= for \d|,|;|\.| and |$)/i
 
 /** `The meat goes in boxes in the fridge` as a command. */
 export const asCommand = (text: string) =>
@@ -101,6 +101,11 @@ export const asCommand = (text: string) =>
     .replace(
       /,? (?:and )?then (off the heat)(?: for)? (?=(?:about |another )?\d+ ?(?:min|hour|m\b|h\b))/i,
       ', then leave $1 for ',
+    )
+    // `Mash half the beans, leave the rest whole`.
+    .replace(
+      /,? (?:and |but )?leav(?:e|ing) (?:the rest|some|the others?) (?:whole|as (?:it is|they are)|chunky)(?=[.,;]|$)/i,
+      '',
     )
     // `Cook on the hob for 4 minutes, then into the oven for 12`.
     .replace(

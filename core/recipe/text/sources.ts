@@ -1,9 +1,10 @@
 import type { WorkKind } from '../work'
-import { isLiquid } from './foods'
+import { isLiquid, isMeat } from './foods'
 import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
 import { namesOf, type IngredientRead } from './ingredientLine'
 import { POTS } from './lexicon'
 import { isUnder } from './meant'
+import { PREPARES } from './methodWords'
 import {
   bareOf,
   beginsAnew,
@@ -51,16 +52,18 @@ const inputOf = (lower: string, work: WorkKind) =>
 
 /** One of two or more of a kind, and what is left then. */
 const ONE_OF =
-  /\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b|^(?:bake|roast|cook|eat|serve|freeze|wrap|keep|chill) one\b(?! (?:side|at a time|by|after|minute|hour|layer|more))/
+  /\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b|^(?:bake|roast|fry|cook|eat|serve|freeze|wrap|keep|chill) (?:one|\d{1,2})\b(?! ?(?:g|kg|ml|cm|min|minutes?|hours?|days?)\b| (?:side|at a time|by|after|minute|hour|layer|more))/
 const OTHER_ONE =
-  /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:one|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|at|for|on|until|with)\b|$)/
+  /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:\d{1,2}|one|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|at|for|on|until|with)\b|$)/
 const ONE_LABEL = /^(?:one|for (?:now|tonight)|to eat now|the first(?: one)?)$/i
 const OTHER_LABEL = /^(?:(?:the )?other(?: one)?|the second(?: one)?|for (?:later|the freezer))$/i
+/** `Assemble.` */
+const ALL_TOGETHER = /^(?:assemble|build)(?: (?:everything|them|it all))?[.\s]*$/
 /** A part of what was made: `a third of the ragù`. */
 const PART_OF =
   /\b(?:half|a (?:third|quarter|fifth|little|ladle(?:ful)?|few (?:spoonfuls|tablespoons|spoons)|cupful|spoonful)|two thirds|three quarters|some|\d+ ?(?:g|ml|tbsp|tablespoons)) (?:of )?(?:the|this|that|your) ((?:[a-zà-ÿ]+ ?){1,3})/
 /** `Cool the rest`. */
-const THE_REST = /^[a-z]+(?: [a-z]+)? the rest\b(?! of)/
+const THE_REST = /^[a-z]+(?: [a-z]+)? the rest\b(?! of)|\bwith (?:what is left|the remainder)\b/
 /** What comes of a lemon or an orange, and the work by which it does. */
 const OF_CITRUS = /\b(?:zest|rind|juices?)\b/
 const SQUEEZED = /^(?:finely )?(?:grate|zest|squeeze|juice|halve|pare)\b/
@@ -89,18 +92,16 @@ const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
 const OTHER_PAN = /\b(?:an?|another|second|separate) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan)\b/
 
 /** `Remove the turkey to a board`: the rest stays in the pot that it cooked in. */
-const takesOut = (holder: Thread, { text, uses }: Mention): boolean =>
-  holder.cooked &&
-  uses.length < holder.items.size &&
-  POTS.has(holder.where.vessel ?? '') &&
-  (/^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/i.test(
-    text,
-  ) ||
-    // `Remove the chicken, shred it and return it to the pot`.
-    (/^(?:remove|(?:lift|take|fish|scoop) (?:out )?)\b[^.;]*\b(?:shred|pull|flake|chop|slice|strip)\b/i.test(
-      text,
-    ) &&
-      !/\b(?:skin|bones?|lid|fat|stalks?|leaves)\b/i.test(text)))
+const takesOut = (holder: Thread, { text, uses }: Mention): boolean => {
+  if (!holder.cooked || uses.length >= holder.items.size) return false
+  if (!POTS.has(holder.where.vessel ?? '')) return false
+  const onto =
+    /^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/i
+  // `Remove the chicken, shred it and return it to the pot`; but `fish out the bay and shred the beef`.
+  const first =
+    /^(?:remove|(?:lift|take|fish|scoop)(?: out)?) (?:the )?((?:[a-z-]+ ?){1,3}?)(?=,| and | from | out\b)/i
+  return onto.test(text) || isMeat(first.exec(text)?.[1] ?? '')
+}
 
 /** What is poured or tossed over something, and was stirred together before. */
 const POURED = new Set('dressing marinade glaze syrup sauce brine vinaigrette'.split(' '))
@@ -126,6 +127,8 @@ interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
   /** It begins something beside what was done last. */
   anew: boolean
   found: Set<Thread>
+  /** The heading whose ingredients it takes: no name of anything made before. */
+  heading?: string
 }
 
 /** Tells by a step's words, and by what has been done so far, which food it takes up. */
@@ -141,6 +144,13 @@ export class Sourcing {
     const { kept } = this
     const lower = bareOf(mention.text).toLowerCase()
     if (kept.section >= 0 && mention.section !== kept.section) kept.turnTo(mention)
+    // `Line a tray with foil`: got ready, and nothing of what is being cooked.
+    const onlyReady =
+      PREPARES.test(mention.text) &&
+      !productsIn(lower).length &&
+      !IT.test(lower) &&
+      mention.uses.every((id) => isStaple(kept.item(id)))
+    if (onlyReady) return { main: undefined, others: [], order: [], after: [], fresh: mention.uses }
     const taking: Taking = {
       mention,
       lower,
@@ -157,7 +167,9 @@ export class Sourcing {
     this.takeProducts(taking)
     this.takeWater(taking)
     const kinds = this.kindsIn(taking)
-    if (!found.size || KINDS.test(lower))
+    // `The herbs` of the salsa are not the bay in the lentils.
+    const ownKind = taking.anew && fresh.some((id) => namesKind(kinds, kept.item(id)))
+    if (!ownKind && (!found.size || KINDS.test(lower)))
       for (const t of kept.open) if (kept.isOfKind(kinds, t)) found.add(t)
     const bones = this.bonesIn(taking)
     if (bones) return bones
@@ -183,6 +195,7 @@ export class Sourcing {
       found.delete(lent)
       after.push(lent.last)
     }
+
     const main = mainOf(this.kept, lower, found)
     return {
       main,
@@ -237,6 +250,7 @@ export class Sourcing {
       if (own.length && own.every((i) => !kept.isNamed(i.id))) {
         fresh.push(...own.map((i) => i.id).filter((id) => !fresh.includes(id)))
         taking.anew = true
+        if (named !== undefined) taking.heading = named
       }
     }
     if (isMadeOf(lower)) return
@@ -294,7 +308,7 @@ export class Sourcing {
     for (const t of full) found.add(t)
     const heads = new Set(full.flatMap((t) => [...t.names].map((n) => n.split(' ').at(-1)!)))
     for (const name of productsIn(inputOf(lower, mention.work))) {
-      if (made.has(name) || heads.has(name)) continue
+      if (made.has(name) || heads.has(name) || taking.heading?.includes(name)) continue
       // `The broth`: an ingredient, and found as one.
       if (mention.uses.some((id) => namesOf(kept.item(id)).includes(name))) continue
       const thread = this.madeAs(name, mention, found)
@@ -387,7 +401,7 @@ export class Sourcing {
     const add = (threads: readonly (Thread | undefined)[]) =>
       threads.forEach((t) => t && found.add(t))
     if (/^carve\b/.test(lower) && !found.size) add([open.findLast((t) => kept.hasMeat(t))])
-    if (SERVES.test(lower) || SERVES.test(mention.verb)) add(open)
+    if (SERVES.test(lower) || SERVES.test(mention.verb) || ALL_TOGETHER.test(lower)) add(open)
     if (/\bboth\b/.test(lower) && found.size < 2)
       add(
         mention.goesOn && kept.current && kept.current.items.size > 1
@@ -414,9 +428,11 @@ export class Sourcing {
     } else if ((ONE_OF.test(lower) || ONE_LABEL.test(mention.label ?? '')) && !mention.goesOn) {
       if (current && !fresh.length) current.divided = current.last
     }
-    if (THE_REST.test(lower) && kept.lent && !kept.lent.closed && !found.size) {
-      found.add(kept.lent)
-      if (current && /\b(?:over|on top)\b/.test(lower)) found.add(current)
+    const { lent } = kept
+    const onTo = /\b(?:over|on top|with)\b/.test(lower)
+    if (THE_REST.test(lower) && lent && !lent.closed && (onTo || !found.size)) {
+      found.add(lent)
+      if (current && onTo) found.add(current)
     }
     const liquor = THE_LIQUOR.exec(lower)?.[1]
     if (liquor === undefined || mention.uses.length) return
@@ -510,7 +526,9 @@ export class Sourcing {
         most?.names.add(name)
         return most
       }
-      return apart.findLast((t) => t.names.size === 0)
+      const unnamed = apart.findLast((t) => t.names.size === 0)
+      if (PART_OF.test(mention.text.toLowerCase())) unnamed?.names.add(name)
+      return unnamed
     }
     // `Squeeze out the cucumbers, toss with the dressing`: what was stirred together beside them.
     if (mention.goesOn && POURED.has(name) && / with the /.test(lower))

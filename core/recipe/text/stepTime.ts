@@ -63,6 +63,11 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
     words: /\b(?:cold|iced?)\b[^.;,]*\b(?:water|tap|bath)\b/,
     minutes: [3, 5],
   },
+  // `Keep in the fridge`: until it is wanted.
+  { work: 'chill', words: /^keep\b/, minutes: [1, 2] },
+  { work: 'boil', words: /\bgnocchi\b/, minutes: [2, 3] },
+  // `Release the rest`: by the valve.
+  { work: 'rest', words: /^(?:quick[- ])?release\b(?! naturally)/, minutes: [1, 2] },
   { work: 'cool', words: /\b(?:a little|a bit|slightly|briefly)\b/, minutes: [5, 10] },
   // `Let it bubble away`: until the alcohol is off.
   { work: 'simmer', words: /\bbubbl(?:e|ing)\b/, minutes: [2, 4] },

@@ -81,6 +81,9 @@ export const SERVES =
   /^(?:serve|eat|dish up|plate)\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast)\b)/
 const LIFTS =
   /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
+/** Lifted into what it goes on in. */
+const LIFTED_INTO =
+  /\b(?:into the|to the) (?:slow|pressure)|\binto an? (?:[a-z-]+ ){0,3}(?:dish|tin|tray)\b/
 const PARTS =
   /\b(?:reserve|reserving|keep(?:ing)? back|save|transfer|lift|strain|separate|scoop|slotted spoon)\b|\b(?:take|fish|remove)\b[^.;]*\b(?:out|from)\b/
 const DIVIDES =
@@ -213,7 +216,7 @@ export class Threads {
     thread.where = where
     Object.assign(thread, state)
     thread.section = mention.section
-    thread.lifted = LIFTS.test(lower) && !/\b(?:into the|to the) (?:slow|pressure)/.test(lower)
+    thread.lifted = LIFTS.test(lower) && !LIFTED_INTO.test(lower)
     thread.parted = thread.items.size > 1 && (PARTS.test(lower) || /\bboth\b/.test(lower))
     if (WATER.test(lower)) thread.names.add('boiling water')
     else if (mention.work === 'drain') thread.names.delete('boiling water')

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { StepRead } from './drafts'
 import { aboutSteps } from '../about'
 import { vesselRuns } from '../flow'
+import { litresFilled } from '../../session/fill'
 import { recipeOf } from '../told.fixture'
 import { readRecipeText } from './readText'
 import { stepOf } from './steps.fixture'
@@ -753,4 +754,150 @@ Add the lamb with its marinade to the pan and simmer for 1 hour. Spread the rice
     { item: 'mint', preparation: 'chopped' },
     { item: 'coriander', preparation: 'chopped' },
   ])
+})
+
+it('of chicken and lentils the herbs are those of the salsa, and the oven is only where the chicken is', () => {
+  const { steps } = readRecipeText(`Chicken thighs with lentils and salsa
+Serves 4
+
+8 chicken thighs
+250g puy lentils
+2 bay leaves
+1 lemon
+For the salsa verde:
+large bunch parsley
+2 anchovy fillets
+1 tsp dijon
+100ml olive oil
+
+Preheat the oven to 200C. Lay the thighs in a roasting tin and roast for 40 minutes.
+While they are in the oven, rinse the lentils and put them in a pan with the bay. Simmer for 25 minutes. Drain, and dress while warm with half of the lemon juice and a glug of oil.
+For the salsa verde, whizz the herbs, anchovies and mustard with the remaining lemon juice.
+Pile the lentils onto a platter, sit the chicken on top and spoon over the tin juices and the salsa.`)
+  expect(stepOf(steps, 'while they').equipment).toEqual(['colander'])
+  expect(stepOf(steps, 'dress').uses).toEqual(['lemon', 'oil'])
+  expect(stepOf(steps, 'for the salsa').after).toEqual([])
+  expect(stepOf(steps, 'for the salsa').uses).toContain('mustard')
+  // Anchovies come salted out of a jar.
+  expect(stepOf(steps, 'for the salsa').hygiene).not.toBe('raw')
+})
+
+it('of burgers four are frozen and the other four are fried', () => {
+  const { name, ingredients, steps } = readRecipeText(`Black bean burgers -- makes 8, freeze half
+
+3 cans black beans
+100 g breadcrumbs
+1 egg
+2 tbsp oil
+8 buns
+To serve: lettuce, tomato slices, mayo
+
+- Drain + rinse beans.
+- In a big bowl mash half the beans, leave the rest whole. Mix in the crumbs and egg.
+- Form 8 patties. Chill 30 min.
+- Freeze 4 between sheets of paper.
+- Fry the other 4 in the oil, 4 min each side.
+- Toast the buns. Assemble.`)
+  expect(name).toBe('Black bean burgers')
+  expect(ingredients.slice(-3).map((i) => i.item)).toEqual(['lettuce', 'tomato slices', 'mayo'])
+  expect(stepOf(steps, 'mash half')).toMatchObject({ work: 'mix', equipment: ['bowl'] })
+  const told = waits(steps)
+  expect(told['freeze 4']).toEqual(['chill 30'])
+  expect(told['fry the']).toEqual(['chill 30'])
+  expect(told.assemble).toEqual(expect.arrayContaining(['fry the', 'toast the']))
+})
+
+it('of gnocchi they boil in water of their own, and the sauce comes over them', () => {
+  const read = readRecipeText(`Baked gnocchi with squash, sage and blue cheese
+Serves 6
+
+900 g squash, diced
+3 tbsp olive oil
+800 g fresh gnocchi
+40 g butter
+40 g flour
+600 ml milk
+15 sage leaves
+150 g blue cheese
+
+1. Toss the squash with 2 tbsp of the oil on a baking tray; roast 25 minutes at 220°C. Leave the oven on.
+2. Melt the butter in a saucepan, stir in the flour and cook for 2 minutes. Whisk in the milk and simmer for 5 minutes. Stir in two thirds of the cheese.
+3. Drop the gnocchi into a large pan of boiling salted water. As soon as they float, lift them out into a gratin dish.
+4. Add the squash to the dish, pour over the sauce. Toss the sage leaves in the remaining oil and lay on top.
+5. Bake for 15 minutes.`)
+  const { steps } = read
+  expect(stepOf(steps, 'drop the')).toMatchObject({ work: 'boil', minutes: [2, 3], after: [] })
+  expect(steps.some((s) => s.do.includes('oven on'))).toBe(false)
+  expect(waits(steps)['add the']).toEqual(['roast 25', 'stir in', 'as soon'])
+  expect(stepOf(steps, 'toss the sage').after).toEqual([])
+  const runs = vesselRuns(recipeOf(read))
+  const dish = runs.find((r) => r.vessel.kind === 'oven-dish')!
+  expect(dish.steps).toContain(stepOf(steps, 'lay on').id)
+  expect(aboutSteps(recipeOf(read)).get(stepOf(steps, 'bake').id)).toBe('the gnocchi')
+})
+
+it('of dumplings the other half is fried after the first, and the filling waits in the cold', () => {
+  const { steps } = readRecipeText(`Pork dumplings
+Serves 4
+
+Dough
+300 g plain flour
+160 ml just-boiled water
+
+Filling
+250 g minced pork
+3 spring onions, chopped
+
+To cook
+2 tbsp oil
+
+Put the flour in a bowl, pour in the hot water and stir. Knead for 8 minutes. Rest 30 minutes.
+Mix all the filling ingredients together. Keep in the fridge.
+Roll the dough into a rope, cut into 40 pieces.
+Put a teaspoon of filling in the middle of each and pleat shut (30 min).
+Heat 1 tbsp of the oil in a lidded frying pan, put in half the dumplings and fry for 2 minutes. Pour in 80 ml water, cover and steam for 6 minutes. Repeat with the rest.`)
+  expect(stepOf(steps, 'mix all').after).toEqual([])
+  expect(stepOf(steps, 'keep in').minutes).toEqual([1, 2])
+  expect(waits(steps)['put a']).toEqual(['keep in', 'cut into'])
+  expect(stepOf(steps, 'repeat')).toMatchObject({ work: 'fry', minutes: [8, 8] })
+  expect(waits(steps)['repeat with']).toEqual(['pour in'])
+})
+
+it('of ribs half of the glaze is kept for the second time', () => {
+  const read = readRecipeText(`Marmalade ribs
+Serves 4
+
+2 racks pork ribs (about 1.6 kg)
+200 g marmalade
+3 tbsp soy sauce
+
+1) Put the ribs in a big pot, cover with cold water. Simmer for 1 hour. Drain.
+2) Melt the marmalade and soy in a small saucepan; bubble 5 min.
+3) Oven 200. Line a tray with foil. Brush the ribs with half of the glaze and roast 15 min; turn, brush again with what is left and roast another 15.`)
+  const told = waits(read.steps)
+  expect(told['brush the']).toEqual(['drain', 'bubble 5'])
+  expect(told['turn, brush']).toEqual(['bubble 5', 'roast 15'])
+  expect(stepOf(read.steps, 'roast 15').equipment).toEqual(['oven', 'tray'])
+  expect(told['line a']).toEqual([])
+  // They lie on no pan of glaze: that is another vessel.
+  const glaze = vesselRuns(recipeOf(read)).find((r) =>
+    r.steps.includes(stepOf(read.steps, 'bubble').id),
+  )!
+  expect(glaze.steps).not.toContain(stepOf(read.steps, 'brush').id)
+  expect(litresFilled(recipeOf(read).ingredients.slice(0, 1))).toBeCloseTo(1.6)
+})
+
+it('of a stock soup the broth stays in its pot while the bird is picked', () => {
+  const read = readRecipeText(`Chicken soup
+Serves 8
+
+1 whole chicken (about 1.8kg)
+4 litres water
+3 leeks
+300g rice
+
+Put the chicken into your biggest stockpot and cover with the water. Poach for 1 hour 20 minutes. Remove the chicken and let it cool for 20 minutes. Slice the leeks and add to the broth with the rice; cook for 15 minutes. Strip the chicken from the bones, shred and return to the pot.`)
+  expect(waits(read.steps)['return to']).toEqual(['cook for', 'shred'])
+  const pots = vesselRuns(recipeOf(read)).filter((r) => r.vessel.kind === 'pot')
+  expect(pots).toHaveLength(1)
 })

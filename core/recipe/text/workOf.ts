@@ -4,7 +4,7 @@ import { durationsIn } from './durations'
 import { inFryer, type Whereabouts } from './equipment'
 import { isBoiled, isMeat } from './foods'
 import type { Group } from './groups'
-import { VESSELS } from './lexicon'
+import { POTS, VESSELS } from './lexicon'
 import { plain } from './plain'
 import { temperaturesIn } from './temperatures'
 
@@ -116,6 +116,16 @@ export function workOf(
       return spans.length || /\bon (?:a|the) tray\b|\buntil (?:hard|firm|solid)\b/.test(text)
         ? 'chill'
         : 'pack'
+    case 'shred':
+    case 'pull':
+    case 'break':
+      // `Shred the beef with two forks`: in its sauce, unless it is lifted out of it.
+      return /\bforks?\b/.test(text) &&
+        POTS.has(where.vessel ?? '') &&
+        where.heated !== undefined &&
+        !/^(?:remove|lift|take|transfer|scoop)\b|\b(?:board|plate|bowl)\b/.test(text)
+        ? 'mix'
+        : work
     case 'grate':
     case 'crumble':
     case 'tear':
