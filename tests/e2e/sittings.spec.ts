@@ -44,6 +44,8 @@ async function cookThrough(page: Page, name: string) {
     (await stored<{ events: { kind: string }[] }>(page, 'cooking'))[0]!.events.filter(
       (e) => e.kind === 'done',
     ).length
+  const toGo = async () =>
+    /(\d+) to go/.exec((await page.getByRole('main').textContent())!)?.[1] ?? 'nothing'
   const told: string[] = []
   for (let step = 0; step < 200; step++) {
     const time = card.getByRole('timer')
@@ -56,7 +58,7 @@ async function cookThrough(page: Page, name: string) {
     const wait = minus ? 0 : Number(hours) * 3600 + Number(minutes) * 60 + Number(seconds)
     if (wait > 0) await page.clock.fastForward(wait * 1000)
     if (/^\s*in\b/.test(text)) continue
-    const before = await ticks()
+    const [before, shown] = [await ticks(), await toGo()]
     // Read and touched in one: what is planned anew may take its place between two looks.
     const done = card.getByRole('button', { name: /^Done: / })
     told.push(
@@ -66,6 +68,8 @@ async function cookThrough(page: Page, name: string) {
       }),
     )
     await expect.poll(ticks).toBeGreaterThan(before)
+    // What is written may be there before the page shows it: the next look is at what comes next.
+    await expect.poll(toGo).not.toBe(shown)
   }
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('All done')
   await page.getByTestId('to-logbook').click()
