@@ -8,6 +8,8 @@ export default defineConfig({
   // A shared machine may be four times as slow as usual: no test is about how long the page takes.
   timeout: 240_000,
   expect: { timeout: 30_000 },
+  // On a disturbed machine one of a hundred may miss its time. It is told at the end of the run.
+  retries: 1,
   // A page and its planner take a core: more would wait for each other.
   workers: 2,
   outputDir: 'test-results/browser',

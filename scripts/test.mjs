@@ -12,6 +12,8 @@ const results = join(root, 'test-results')
 const counted = { passed: 0, failed: 0 }
 /** What failed, told once more at the end, where a long log is read first. */
 const failures = []
+/** What passed only when it was tried again: a fault to be looked for, on the page or in the test. */
+const twice = []
 
 ensureInstalled(root)
 ensureChromium()
@@ -50,11 +52,13 @@ if (built)
       for (const { file, title, tests } of suites.flatMap(specsOf))
         for (const { status, results } of tests)
           if (status === 'unexpected') tell(file, title, results.at(-1)?.error?.message)
+          else if (status === 'flaky') tell(file, title, results[0]?.error?.message, twice)
       return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
     },
     { PLAYWRIGHT_JSON_OUTPUT_NAME: browser },
   )
 
+for (const line of twice) console.log(`AT THE SECOND TRY ${line}`)
 for (const line of failures) console.log(`FAILED ${line}`)
 console.log(`\n${counted.passed} passed, ${counted.failed} failed`)
 process.exitCode = counted.failed ? 1 : 0
@@ -99,9 +103,9 @@ function suite(name, command, count, env) {
   }
 }
 
-function tell(file, title, message = '') {
+function tell(file, title, message = '', list = failures) {
   const [first] = stripVTControlCharacters(message).split('\n')
-  failures.push(`${relative(root, resolve(root, file))}: ${title}: ${first}`)
+  list.push(`${relative(root, resolve(root, file))}: ${title}: ${first}`)
 }
 
 /** Every test of a suite of the browser's report, those of suites inside it too. */

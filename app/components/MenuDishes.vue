@@ -26,7 +26,9 @@ const ahead = (id: string) => {
   return r ? aheadOf(r) : []
 }
 const setDone = (d: SessionDish, step: string, done: boolean) =>
-  set(d.recipe, { done: [...(d.done ?? []).filter((s) => s !== step), ...(done ? [step] : [])] })
+  set(d.recipe, (now) => ({
+    done: [...(now.done ?? []).filter((s) => s !== step), ...(done ? [step] : [])],
+  }))
 const setPlace = (id: string, place: string) =>
   set(id, { to: place === '' ? undefined : (place as SessionDish['to']) })
 /** Half batches, as far as there may be. */

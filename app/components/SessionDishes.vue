@@ -2,7 +2,14 @@
 import { mdiClose, mdiMinus, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
 import type { Recipe } from '~~/core/recipe'
-import { MOST_BATCHES, type CompiledSession, type Session, type SharedPrep } from '~~/core/session'
+import {
+  LEAST_BATCHES,
+  MOST_BATCHES,
+  withMoreBatches,
+  type CompiledSession,
+  type Session,
+  type SharedPrep,
+} from '~~/core/session'
 import { useSessionDishes } from '~/composables/useSessionDishes'
 
 const props = defineProps<{
@@ -15,7 +22,7 @@ const emit = defineEmits<{
   change: [edit: (session: Session) => Session]
   follow: [dish: string]
 }>()
-const { recipe, set, add, remove } = useSessionDishes(props, (edit) => emit('change', edit))
+const { recipe, add, remove } = useSessionDishes(props, (edit) => emit('change', edit))
 const place = (id: string) =>
   props.compiled?.order.indexOf(id) ?? props.recipes.findIndex((r) => r.id === id)
 const bases = computed(() =>
@@ -31,9 +38,7 @@ const keepApart = (id: string, on: boolean) =>
     ...s,
     apart: [...(s.apart ?? []).filter((a) => a !== id), ...(on ? [id] : [])],
   }))
-function setBatches(id: string, batches: number) {
-  if (batches >= 0.5 && batches <= MOST_BATCHES) set(id, { batches })
-}
+const more = (id: string, batches: number) => emit('change', (s) => withMoreBatches(s, id, batches))
 </script>
 
 <template>
@@ -56,9 +61,9 @@ function setBatches(id: string, batches: number) {
             :icon="mdiMinus"
             size="x-small"
             variant="text"
-            :disabled="dish.batches <= 0.5"
+            :disabled="dish.batches <= LEAST_BATCHES"
             :aria-label="`Fewer batches of ${recipe(dish.recipe)?.name}`"
-            @click="setBatches(dish.recipe, dish.batches - 0.5)"
+            @click="more(dish.recipe, -0.5)"
           />
           <output class="figure" :aria-label="`Batches of ${recipe(dish.recipe)?.name}`"
             >×{{ dish.batches }}</output
@@ -69,7 +74,7 @@ function setBatches(id: string, batches: number) {
             variant="text"
             :disabled="dish.batches >= MOST_BATCHES"
             :aria-label="`More batches of ${recipe(dish.recipe)?.name}`"
-            @click="setBatches(dish.recipe, dish.batches + 0.5)"
+            @click="more(dish.recipe, 0.5)"
           />
           <v-btn
             :icon="mdiClose"

@@ -4,8 +4,8 @@ import {
   withDishBack,
   withNewDish,
   withoutDish,
+  type DishEdit,
   type Session,
-  type SessionDish,
 } from '~~/core/session'
 import { useNotices } from '~/stores/notices'
 
@@ -16,7 +16,7 @@ export function useSessionDishes(
 ) {
   const notices = useNotices()
   const recipe = (id: string) => props.recipes.find((r) => r.id === id)
-  const set = (id: string, patch: Partial<SessionDish>) => change((s) => withDish(s, id, patch))
+  const set = (id: string, edit: DishEdit) => change((s) => withDish(s, id, edit))
   const add = (id: string) => id && change((s) => withNewDish(s, id))
   function remove(id: string) {
     const at = props.session.dishes.findIndex((d) => d.recipe === id)

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { demoSession } from '../../demo'
-import { withDish, withDishBack, withNewDish, withoutDish } from './edit'
+import { withDish, withDishBack, withMoreBatches, withNewDish, withoutDish } from './edit'
+import { MOST_BATCHES } from './schema'
 
 it('changes one dish and leaves the others as they are', () => {
   const changed = withDish(demoSession, 'fish-pie', { batches: 3 })
@@ -26,4 +27,12 @@ it('takes a dish in once', () => {
     'fish-pie',
   )
   expect(twice.dishes.filter((d) => d.recipe === 'fish-pie')).toHaveLength(1)
+})
+
+it('adds batches to what there is by then, and stays within what may be', () => {
+  const of = (s: typeof demoSession) => s.dishes.find((d) => d.recipe === 'fish-pie')!.batches
+  const more = withMoreBatches(withMoreBatches(demoSession, 'fish-pie', 0.5), 'fish-pie', 0.5)
+  expect(of(more)).toBe(of(demoSession) + 1)
+  expect(of(withMoreBatches(demoSession, 'fish-pie', -9))).toBe(0.5)
+  expect(of(withMoreBatches(demoSession, 'fish-pie', 99))).toBe(MOST_BATCHES)
 })

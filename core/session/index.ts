@@ -11,6 +11,7 @@ export {
   idSchema,
   instantOf,
   keyOf,
+  LEAST_BATCHES,
   MAIN,
   MOST_BATCHES,
   MOST_CALM,
@@ -48,7 +49,14 @@ export { roleIn, type Role } from './role'
 export { percents } from './portions'
 export { dueOf, readToUse, withoutDue, type Due, type ToUse } from './useUp'
 export { isWaiting, sameWish, wishSchema, type Wish } from './wishes'
-export { withDish, withDishBack, withNewDish, withoutDish } from './edit'
+export {
+  withDish,
+  withDishBack,
+  withMoreBatches,
+  withNewDish,
+  withoutDish,
+  type DishEdit,
+} from './edit'
 export {
   cookingsOf,
   eveningToCook,

@@ -12,6 +12,8 @@ const id = idSchema
 
 /** More of one dish than any home kitchen could pack away in a sitting. */
 export const MOST_BATCHES = 8
+/** The least of a dish that is cooked: half of what its recipe makes. */
+export const LEAST_BATCHES = 0.5
 
 export const daySchema = z.string().refine((text) => z.iso.date().safeParse(text).success, {
   message: 'is not a day like 2027-03-20',
@@ -79,7 +81,7 @@ const sitting = z.strictObject({
 
 export const dishSchema = z.strictObject({
   recipe: id,
-  batches: z.number().min(0.5).max(MOST_BATCHES).multipleOf(0.5),
+  batches: z.number().min(LEAST_BATCHES).max(MOST_BATCHES).multipleOf(LEAST_BATCHES),
   /** Made in so many goes, each by itself, where one vessel does not hold it all. */
   goes: z.int().min(1).max(4).optional(),
   /** Where it goes when it is done, if not where the recipe says. */
