@@ -10,9 +10,15 @@ export interface HandWash {
   after: string
 }
 
+/** What is never left on hands that have nothing to do. */
+const RAW = 'raw'
+/** Seconds after which hands that were on raw food are washed though more of it follows: an estimate of ours. */
+const PAUSE = 300
+
 /**
  * When each cook washes their hands: as soon as they are free for it after the work that soiled them,
- * before the work that wants them clean. A valid plan has the time for it.
+ * before the work that wants them clean. A valid plan has the time for it. Raw food is washed off, too,
+ * where there is time for it and nothing that follows would ask.
  */
 export function handWashes(plan: Plan, { problem }: CompiledSession): HandWash[] {
   const activities = new Map(problem.activities.map((a) => [a.id, a]))
@@ -33,6 +39,7 @@ export function handWashes(plan: Plan, { problem }: CompiledSession): HandWash[]
       ...unavailable.map(([from, to]) => ({ from, to })),
     ].sort((a, b) => a.from - b.from)
     const washes: HandWash[] = []
+    const longest = Math.max(0, ...Object.values(ownValue(problem.hygiene, RAW) ?? {}))
     /** What is on the hands: each kind that has not been washed off, with when it came there. */
     let soiled = new Map<string, { at: number; id: string }>()
     for (const touch of touches) {
@@ -54,8 +61,19 @@ export function handWashes(plan: Plan, { problem }: CompiledSession): HandWash[]
           soiled = new Map([...soiled].filter(([, s]) => s.at > from))
         }
       }
+      const raw = soiled.get(RAW)
+      if (raw && longest > 0 && (touch.hygiene !== RAW || touch.from - raw.at >= PAUSE)) {
+        const from = freeFrom(busy, raw.at, touch.from, longest)
+        if (from !== undefined) {
+          washes.push({ cook, from, to: from + longest, after: raw.id })
+          soiled = new Map()
+        }
+      }
       soiled.set(touch.hygiene, { at: touch.to, id: touch.id })
     }
+    const raw = soiled.get(RAW)
+    const last = raw && longest > 0 ? freeFrom(busy, raw.at, Infinity, longest) : undefined
+    if (last !== undefined) washes.push({ cook, from: last, to: last + longest, after: raw!.id })
     return washes
   })
 }

@@ -142,9 +142,10 @@ export class LineWords {
   }
 }
 
-/** What has lain in something, as one says it. */
+/** Done in a pressure cooker that stands open. */
 const OPEN_COOKER =
   /\bsaut[eé](?![a-z])|\b(?:reduce|thicken|bubble|brown|soften|fry|open|uncovered|lid off|without the lid)\b/i
+/** What has lain in something, as one says it. */
 const SOAKED: [RegExp, string][] = [
   [/\bmarinat/i, 'Marinated'],
   [/\bbrine/i, 'Brined'],

@@ -152,6 +152,33 @@ describe('every plan of a random session', () => {
     })
   })
 
+  it('sends nobody away for long with raw food on their hands', () => {
+    let washed = 0
+    always(({ compiled, plan, lines }) => {
+      const touches = plan.activities.flatMap((a) =>
+        a.phases
+          .filter((p) => p.cook && p.to > p.from)
+          .map((p) => ({ ...p, raw: compiled.cards[a.id]!.hygiene === 'raw' })),
+      )
+      for (const t of touches.filter((x) => x.raw)) {
+        const next = Math.min(
+          ...touches.filter((x) => x.cook === t.cook && x.from >= t.to).map((x) => x.from),
+        )
+        // A last one is washed off too, however late: there is nothing that it could wait for.
+        if (next - t.to < 600) continue
+        const wash = lines.find(
+          (l) => l.kind === 'wash-hands' && l.cook === t.cook && l.at >= t.to && l.at < next,
+        )
+        const hands = compiled.problem.activities.some(
+          (a) => a.hygiene === 'raw' && a.modes.some((m) => m.phases.some((p) => p.hands)),
+        )
+        if (hands && wash) washed++
+        else if (hands) throw new Error(`nobody is told to wash their hands after ${t.to}`)
+      }
+    })
+    expect(washed).toBeGreaterThan(0)
+  })
+
   it('never has one cook do two things with their hands at once', () => {
     always((c) => {
       for (const cook of c.session.cooks) {

@@ -20,6 +20,10 @@ const isShapedMince = (s: SeenStep) =>
     `${s.text} ${s.items.join(' ')}`,
   )
 
+/** `Stab the lamb`, `lay the thighs in the tin`: by hand, and nobody has touched it so far. */
+const firstInHand = (s: SeenStep) =>
+  s.step.work === 'assemble' && s.fresh.some(isMeat) && !s.before.some((l) => l.raw)
+
 /** Meat, fish and eggs: how hot inside, how they are handled raw, thawed and half cooked. */
 export const COOKED_THROUGH: Hazard[] = [
   {
@@ -84,7 +88,7 @@ export const COOKED_THROUGH: Hazard[] = [
         v.steps.filter(
           (s) =>
             (s.step.hygiene ?? lawOf(s.step.work).hygiene) === 'raw' &&
-            ['shape', 'season', 'cut', 'mix'].includes(s.step.work) &&
+            (['shape', 'season', 'cut', 'mix'].includes(s.step.work) || firstInHand(s)) &&
             // Of egg in a dough it is said once.
             (s.items.some(isMeat) || any(s.fresh, food.EGG)),
         ),

@@ -72,8 +72,16 @@ export const lowerThan = (limit: number, v: View, s: SeenStep) => {
     .filter((c) => c >= 40 && c < limit)
   return stated.length ? ` The recipe says ${stated[0]} °C: that is too little.` : ''
 }
-/** Steps that put something in which nothing cooks, then or later. */
+/** Steps that put something in which nothing cooks, then or later, nor has cooked before: boiled eggs on top. */
 export const uncooked = (v: View, food: RegExp) =>
   v.steps.filter(
-    (s) => any(s.fresh, food) && !heats(s) && !v.later(s).some((l) => cooks(l.step.work)),
+    (s) =>
+      any(s.fresh, food) &&
+      !heats(s) &&
+      !v.later(s).some((l) => cooks(l.step.work)) &&
+      !v.steps.some((e) => e !== s && any(e.fresh, food) && cookedOnTheWay(v, e, s)),
   )
+
+/** Whether something that goes in at one step has been cooked by the time that it is in another. */
+const cookedOnTheWay = (v: View, from: SeenStep, to: SeenStep) =>
+  [from, ...v.later(from)].some((x) => cooks(x.step.work) && v.later(x).includes(to))

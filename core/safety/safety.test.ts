@@ -216,6 +216,23 @@ describe('the table of hazards', () => {
     expect(hazards(list, method).filter((h) => h !== 'raw meat')).toEqual([])
   })
 
+  it('knows eggs that were cooked before they come on top, and a tin of fish', () => {
+    const boiled =
+      'Boil the eggs for 7 minutes. Peel and halve. Boil the rice for 12 minutes and drain. Top the rice with the eggs.'
+    expect(hazards('4 eggs\n300 g rice', boiled)).not.toContain('raw egg')
+    const salad = 'Mix the tuna with the mayonnaise.'
+    expect(hazards('2 cans tuna\n200 g mayonnaise', salad)).not.toContain('raw meat')
+    expect(hazards('400 g tuna\n200 g mayonnaise', salad)).toContain('raw meat')
+  })
+
+  it('is told where a hand first touches raw meat, though it only lays it down', () => {
+    const told = cautions(
+      '8 chicken thighs',
+      'Lay the thighs in a roasting tin. Roast for 40 minutes at 200 °C.',
+    )
+    expect(told.find((c) => c.hazard === 'raw meat')!.step).toBe('lay')
+  })
+
   it('says it of meat where it cooks longest, and of rice that is kept though no step says so', () => {
     const stew = cautions(
       '4 chicken thighs\n1 l stock',
