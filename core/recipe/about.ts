@@ -185,7 +185,7 @@ function dishIn(
   if (
     !noun ||
     (!baked && BAKED.test(noun)) ||
-    /^(?:dish|meal|dinner|supper|lunch|breakfast|recipe|bowl)$/.test(noun)
+    /^(?:dish|meal|dinner|supper|lunch|breakfast|recipe|bowl|without|name)$/.test(noun)
   )
     return undefined
   const own = ingredients.find((i) => headOf(i.item).includes(singular(noun)))

@@ -58,21 +58,22 @@ export function withPrep(
   for (const i of ingredients) {
     const words = deed(i)
     const user = steps.find((s) => s.uses.includes(i.id))
-    const soaked = user && user.work !== 'soak' ? soakOf(i) : undefined
-    if (soaked) {
-      const id = freeId(`soak-${i.id}`, taken)
+    if (!user) continue
+    const put = (step: Omit<StepRead, 'id' | 'uses'>) => {
+      const id = freeId(`${step.work}-${i.id}`, taken)
       taken.add(id)
-      prep.push({ ...PREP, ...soaked, id, uses: [i.id] })
-      waits.set(user!.id, [...(waits.get(user!.id) ?? []), id])
+      prep.push({ ...step, id, uses: [i.id] })
+      waits.set(user.id, [...(waits.get(user.id) ?? []), id])
+    }
+    const soaked = user.work === 'soak' ? undefined : soakOf(i)
+    if (soaked) {
+      put({ ...PREP, ...soaked })
       continue
     }
-    if (!words || !user || user.work === 'cut' || BOUGHT.test(i.text) || i.pack) continue
-    const id = freeId(`cut-${i.id}`, taken)
-    taken.add(id)
+    if (!words || user.work === 'cut' || BOUGHT.test(i.text) || i.pack) continue
     const usual = minutesFor(i)
-    prep.push({
+    put({
       ...PREP,
-      id,
       do: words,
       work: 'cut',
       minutes: [
@@ -81,9 +82,7 @@ export function withPrep(
       ],
       equipment: ['board'],
       hygiene: isRaw(i.item) ? 'raw' : 'produce',
-      uses: [i.id],
     })
-    waits.set(user.id, [...(waits.get(user.id) ?? []), id])
   }
   return [
     ...prep,
@@ -94,6 +93,7 @@ export function withPrep(
   ]
 }
 
+/** A step of its own before the method begins. */
 const PREP: Omit<StepRead, 'id' | 'do' | 'work' | 'minutes' | 'uses'> = {
   stated: false,
   celsius: null,

@@ -43,7 +43,10 @@ const SAME =
   /\b(?:the same|that|in what is left|back (?:in|into|to) the [a-z]+|return (?:(?:it|them|this|everything) )?to the [a-z]+|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
 
 const OVER =
-  /^(?:lay|put|place|set|scatter|arrange|spread) (?:(?:it|them|these|this) )?(?:on top|over)\b|\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b|^(?:spread|spoon|lay|scatter|sprinkle|pour|put|grate|crumble|arrange) (?:the |some |half )?[a-z ]{2,30} (?:over|on top)(?=$|[,.;]| and\b| the\b| it\b| them\b)/i
+  /^(?:lay|put|place|set|scatter|arrange|spread) (?:(?:it|them|these|this) )?(?:on top|over)\b|\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b|^(?:spread|spoon|lay|scatter|sprinkle|pour|put|grate|crumble|arrange) (?:the |some |half )?[a-z ]{2,45} (?:over|on top)\b/i
+
+/** Puts one thing on another, which lies where it lay: `turn, brush the ribs with the glaze`. */
+export const COATS = /^(?:turn\b[^.;]*, )?(?:brush|glaze|baste|coat|paint)\b/i
 
 /** The vessel that a step is done in, by its first way; undefined where it brings none of its own. */
 export const vesselOf = (step: Step): Equipment | undefined =>
@@ -149,7 +152,7 @@ export function vesselRuns(recipe: Pick<Recipe, 'steps' | 'keeps' | 'routes'>): 
       if (!into.length) into = [begin(own, `${step.id}-${own.kind}`)]
     } else if (staysIn(step)) {
       // `Brush the ribs with the glaze`: they are not in its pan.
-      const coats = /^(?:turn\b[^.;]*, )?(?:brush|glaze|baste|coat|paint)\b/i.test(step.do)
+      const coats = COATS.test(step.do)
       const several =
         new Set(step.after.filter((a) => a.food !== false).map((a) => a.step)).size > 1
       const here = inputs.filter(

@@ -179,7 +179,7 @@ const NO_FOODS: ReadonlySet<string> = new Set()
 
 /** `Let them sweat for five minutes`: what is let happen is the work. */
 const LETS =
-  /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|blip|putter|tick over|evaporate|simmer|boil|reduce|brown|melt|bake|poach|steam|thicken|stew|sizzle|splutter|crackle|pop)\b/
+  /\b(?:let|allow|leave)\b[^,;.]*?\b(sweat|soften|fry|cook|bubble|blip|putter|tick over|evaporate|simmer|boil|reduce|brown|melt|bake|poach|steam|thicken|stew|sizzle|splutter|crackle|pop|crisp|roast)\b/
 
 /** `LOW 10 hrs`: the dial of a slow cooker. */
 const SLOW = /\b(?:low|high)\b(?! heat)[^.;]*\b\d+(?:\s*-\s*\d+)?\s*(?:hours?|hrs?|h)\b/i

@@ -28,7 +28,7 @@ export interface Whereabouts {
 export function equipmentIn(text: string): string[] {
   let line = plain(text).replace(
     // `(or overnight in the fridge)`: the other way is not the one that is planned.
-    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot|tin) (?:juices|drippings)\b|\bfrying oil\b/g,
+    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot|tin) (?:juices|drippings)\b|\bfrying oil\b|\bover (?:the )?casserole\b|\b(?:push|stab|poke|press|slot)\b[^.;]*\bholes\b/g,
     ' ',
   )
   const found: { kind: string; at: number }[] = []
@@ -173,7 +173,8 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
         /^(?:add|make a well|bring (?:it )?together)\b/.test(lower)
       )
         need('bowl')
-      if (!all.size && usable(where.vessel) && GOES_INTO_POT.test(lower)) need(where.vessel!)
+      if (!all.size && usable(where.vessel) && GOES_INTO_POT.test(lower) && !ONTO_PLATE.test(lower))
+        need(where.vessel!)
       break
     default:
       break
@@ -181,6 +182,9 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
   return [...all]
 }
 
+/** `Tip onto paper towels`, `tip out`. */
+const ONTO_PLATE =
+  /^(?:tip|turn|lift|scoop) (?:(?:it|them|everything) )?out\b(?! (?:in|into)\b)|\b(?:onto|on to) (?:a |the |some )?(?:[a-z]+ )?(?:paper|plates?|boards?|towels?|racks?)\b/
 /** `Now add the lentils`, `take the lid off, turn up the heat and throw in the mushrooms`. */
 const GOES_INTO_POT =
   /^(?:(?:now|then|next|finally|gradually|slowly)[, ]+)*(?:add|stir|pour|return|tip|put|throw|drop)\b|^(?:take the lid off|uncover|remove the lid|(?:turn|raise|increase|lower|reduce)\b)[^.;]*\b(?:add|stir|pour|tip|throw|drop|put)\b/

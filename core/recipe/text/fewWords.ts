@@ -1,4 +1,5 @@
 import { lowerFirst, upperFirst } from '../casing'
+import { singular } from './ingredientLine'
 import { VERB_OF } from './lexicon'
 import { PRODUCTS } from './references'
 
@@ -17,7 +18,9 @@ const JOINS = new RegExp(
   String.raw`^((?:the )?[a-z]+(?: [a-z]+)?)${IN_CHUNKS} joins? ((?:the )?[a-z]+) ${LAST_MINUTES}`,
   'i',
 )
-const ON_TOP = /(^|, )((?:the )?[a-z]+(?: [a-z]+){0,2}) (?:on top|over)(?=[,.;]|$)/gi
+const ON_TOP = /(^|, )((?:the )?[a-z]+(?: [a-z]+){0,2}) (?:on top|over(?: the top)?)(?=[,.;]|$)/gi
+const ON_RACK =
+  /(^|, )((?:the )?[a-z]+(?: [a-z]+)?) ((?:on|onto|in) (?:the|a) (?:[a-z]+ )?(?:rack|tray|board))(?=[,.;]|$)/gi
 /** `Filling into a big dish`. */
 const INTO_DISH =
   /^([a-z]+(?: [a-z]+)?) (in(?:to)? (?:an?|the) (?:[a-z-]+ ){0,3}(?:dish|tin|tray|bowl|pot|pan|casserole))\b/i
@@ -36,6 +39,22 @@ const GOES_IN_FOR =
 /** `Get a large saucepan on a medium heat with the oil in it`. */
 const PAN_WITH =
   /^(?:get|put|set) (an? (?:[a-z-]+ ){0,2}(?:pan|pot|saucepan|skillet|wok|casserole)) (?:on|over) (an? (?:[a-z-]+ )?heat) with (the [a-z ]{3,30}?)(?: in(?: it)?)?(?=[.,;]|$)/i
+
+/** `Garlic, cumin, paprika. 1 minute.`: what goes in, and for how long, as one sentence. */
+export function withTheirTimes<S extends { text: string }>(
+  sentences: readonly S[],
+  foods: ReadonlySet<string>,
+): S[] {
+  return sentences.reduce<S[]>((out, s) => {
+    const last = out.at(-1)
+    const words = last?.text.toLowerCase().match(/[a-z]+/g) ?? []
+    const listed = words.length > 0 && words.every((w) => w === 'and' || foods.has(singular(w)))
+    const time = /^(?:for )?\d+(?:-\d+)? ?(?:minutes?|mins?)[.\s]*$/i.test(s.text)
+    if (!last || !listed || !time) return [...out, s]
+    const text = `Add ${lowerFirst(last.text.replace(/[.\s]+$/, ''))}, cook ${s.text}`
+    return [...out.slice(0, -1), { ...last, text }]
+  }, [])
+}
 
 /** What a cook says in few words, who leaves out the verbs, as commands. */
 export const inCommands = (text: string): string =>
@@ -59,10 +78,16 @@ export const inCommands = (text: string): string =>
     .replace(PAN_WITH, 'Heat $3 in $1 over $2')
     .replace(GOES_IN_FOR, (whole, what: string, last?: string, many?: string) => {
       if (!namesFood(what)) return whole
-      const minutes = last ? last.replace(/^minute$/, '1') : many === undefined ? '1' : many
-      const count = /^an?/i.test(minutes) ? 1 : Number.parseInt(minutes)
+      const count = Number.parseInt(last ?? many ?? '') || 1
       return `Add ${the(what)}, cook for ${count} ${count === 1 ? 'minute' : 'minutes'}`
     })
+    // `In go the tomatoes`, `half a tin of water too`.
+    .replace(/^in go(?:es)? (?=the |some |all |\d)/i, 'Add ')
+    .replace(/^((?:half |a |\d)[^,.;]{3,40}) too(?=[.;]|$)/i, (whole, what: string) =>
+      namesFood(what) ? `Add ${lowerFirst(what)}` : whole,
+    )
+    .replace(/^(?:in(?:to)? the )?fridge(?=[.;]|$)/i, 'Put in the fridge')
+    .replace(/^assembly line[:,-]? /i, 'Assemble with ')
     // `Into the big pot with 1 l water`, `ghee hot in a small pan`, `spices into dal`.
     .replace(
       /^((?:straight )?into) (?=(?:the|a) [a-z ]{0,20}(?:pot|pan|saucepan|casserole|bowl)\b)/i,
@@ -73,7 +98,12 @@ export const inCommands = (text: string): string =>
       /^([a-z]+(?: [a-z]+)?) into (?:the )?(?=[a-z]+(?: with\b|[.;,]|$))/i,
       (whole, what: string) => (namesFood(what) ? `Stir ${the(what)} into the ` : whole),
     )
-    // `Berries on top`.
+    // `Rack on top of the tin, lamb on the rack`.
+    .replace(ON_RACK, (whole, before: string, what: string, where: string) => {
+      if (!namesFood(what)) return whole
+      return `${before}${before === '' ? 'Put' : 'put'} ${the(what)} ${where}`
+    })
+    // `Filling into a big dish, mash on top, cheese over`.
     .replace(INTO_DISH, (whole, what: string, where: string) =>
       namesFood(what) ? `Put ${the(what)} ${where}` : whole,
     )

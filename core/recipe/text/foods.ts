@@ -2,11 +2,11 @@
 const MEAT =
   /\b(?:beef|veal|lambs?|mutton|pork|hogget|goat|kid|boar|hare|pheasants?|partridges?|pigeons?|grouse|quails?|guinea fowls?|poussins?|kofta|k[oö]fte|merguez|kebabs?|bratwursts?|frankfurters?|salsiccia|haggis|black pudding|nduja|ham hocks?|gammon|bacon|pancetta|lardons?|sausages?|sausagemeat|chorizo|(?:the|of|beef|pork|lamb|turkey|quorn|raw|your) mince|minced (?:meat|beef|lamb|pork|turkey)|ground (?:beef|pork|lamb|turkey|chicken)|steaks?|chops|ribs?|brisket|shanks?|shin|shoulder|joint|meat(?:balls?|loaf)?|venison|rabbits?|game|livers?|kidneys|oxtails?|tripe|giblets|patties|patty|burgers?|chickens?|turkeys?|ducks?|goose|geese|poultry|thighs?|drumsticks?|wings|tenders|escalopes?|schnitzels?|cutlets|tenderloin|sirloin|rump|topside|silverside|chuck|pork loin|loin|belly|cheeks?|neck fillet|hens?|birds?)\b/
 const FISH =
-  /\b(?:fish|cod|haddocks?|salmon|trouts?|mackerels?|herrings?|sardines?|tuna|hake|pollock|coley|whiting|ling|plaice|soles?|turbot|halibut|monkfish|bream|bass|snapper|tilapia|catfish|char|pike|perch|carp|eels?|skate|sprats?|whitebait|kippers?|mullet|anchov(?:y|ies)|octopus|cuttlefish|lobsters?|crayfish|langoustines?|oysters?|cockles|prawns?|shrimps?|mussels?|clams?|squid|crab|scallops?|fillets? of)\b/
+  /\b(?:fish|cod|haddocks?|salmon|trouts?|mackerels?|herrings?|sardines?|tuna|hake|pollock|coley|whiting|ling|plaice|soles?|turbot|halibut|monkfish|bream|bass|snapper|tilapia|catfish|arctic char|pike|perch|carp|eels?|skate|sprats?|whitebait|kippers?|mullet|anchov(?:y|ies)|octopus|cuttlefish|lobsters?|crayfish|langoustines?|oysters?|cockles|prawns?|shrimps?|mussels?|clams?|squid|crab|scallops?|fillets? of)\b/
 const EGG = /\beggs?\b|\begg (?:whites?|yolks?)\b/
 /** Cooked, cured or dried already: nothing raw about it. */
 const READY_MADE =
-  /\b(?:cooked|leftover|(?<!fresh )anchov(?:y|ies)(?: fillets?)?|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|tinned|canned|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/g
+  /\b(?:cooked|leftover|(?<!fresh )anchov(?:y|ies)(?: fillets?)?|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|(?:tinned|canned)(?: [a-z]+)?|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/g
 
 const asBought = (text: string) => text.toLowerCase().replace(READY_MADE, ' ')
 
@@ -32,12 +32,15 @@ export const isDough = (text: string) =>
 
 /** Boiled rather than simmered when a method only says to cook it. */
 export const isBoiled = (text: string) =>
-  /\b(?:pasta|spaghetti|penne|macaroni|noodles|lasagne sheets|potatoes|eggs|rice|barley|quinoa|bulgur|couscous|gnocchi)\b/i.test(
-    text,
-  )
+  isPasta(text) ||
+  /\b(?:lasagne sheets|potatoes|eggs|rice|barley|quinoa|bulgur|couscous)\b/i.test(text)
 
 /** Pasta, noodles and grain, which stick together and go soft as they stand. */
 export const isGrain = (text: string) =>
-  /\b(?:pasta|spaghetti|penne|fusilli|rigatoni|linguine|tagliatelle|pappardelle|farfalle|orzo|noodles|macaroni|vermicelli|rice|couscous|bulgur|gnocchi)\b(?! (?:vinegar|flour|paper|cooker|wine))/i.test(
+  isPasta(text) ||
+  /\b(?:orzo|rice|couscous|bulgur)\b(?! (?:vinegar|flour|paper|cooker|wine))/i.test(text)
+
+export const isPasta = (text: string) =>
+  /\b(?:pasta|spaghetti|penne|fusilli|rigatoni|linguine|tagliatelle|pappardelle|farfalle|noodles|macaroni|vermicelli|gnocchi)\b/i.test(
     text,
   )

@@ -1,4 +1,4 @@
-import { OVEN_SHAPES } from '../flow/vessels'
+import { COATS, OVEN_SHAPES } from '../flow/vessels'
 import type { WorkKind } from '../work'
 import { isLiquid, isMeat } from './foods'
 import { namesOf } from './ingredientLine'
@@ -51,8 +51,11 @@ const COOKS_IN =
 /** `Toss the potatoes in the oil`. */
 const IN_OIL =
   /^(?:toss|coat|turn|rub|roll) (?:the|your|all) [^,;.]{3,40}? (?:in|with) (?:(?:the|a|some|half|rest|remaining|little|of|\d+ ?(?:tbsp|ml|g)) )*(?:[a-z]+ )?(?:oil|butter|flour)\b/
-/** Puts one thing on another. */
-const COATS = /^(?:turn(?: it| them)?,? (?:and )?)?(?:brush|glaze|baste|coat|paint)\b/
+/** What lies in a dish, by what it is called. */
+const OVER_DISH = /\bover (?:the )?(?:casserole|lasagne|gratin|bake|pie|dish)\b/
+/** Bread and plates that are warmed beside the dish. */
+const BREADS =
+  /^(?:warm|toast|heat|grill) (?:up )?(?:the |some |your )?(?:[a-z]+ )?(?:flatbreads?|bread|tortillas?|naans?|pittas?|pitas?|rolls|buns|plates|bowls)\b/
 /** Cooks on with something that comes to it, and names nothing before that. */
 const WHILE_ADDING =
   /^(?:fry|cook|roast|bake|grill|boil|simmer|poach|steam)(?: gently| on)? (?:for|until|till|in|over) [^;.]*\b(?:adding|stirring in|tipping in) the\b/
@@ -85,8 +88,18 @@ export function onTopOf(
   if (THROUGH_IT.test(lower) && !fresh.length)
     return kept.open.findLast((t) => t !== kept.current && inPotOf(t))
   const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
-  if (!spread && !/\b(?:on top|over (?:the top|everything|it|them)|on it|all over)\b/.test(lower))
+  if (
+    !spread &&
+    !OVER_DISH.test(lower) &&
+    !/\b(?:on top|over (?:the top|everything|it|them)|on it|all over)\b/.test(lower)
+  )
     return undefined
+  // `Sprinkle the crumbs over the casserole`: over what lies in its dish.
+  if (OVER_DISH.test(lower)) {
+    const dish = kept.open.findLast((t) => t !== kept.current && OVEN_SHAPES.has(dishOf(t)))
+    if (dish && kept.current) found.add(kept.current)
+    return dish ?? kept.current
+  }
   const current = kept.current
   if (spread && (!current || !found.has(current))) return fresh.length ? undefined : current
   const others = kept.open.filter((t) => t !== current && t.where.vessel !== undefined)
@@ -105,6 +118,13 @@ export function goesOnFrom(
   const { current } = kept
   if (!current || mention.work === 'heat') return undefined
   if (WATER.test(lower) || ICE.test(lower)) return undefined
+  // `Warm the flatbreads`: bread that stands by, and not what was done last.
+  if (!fresh.length && BREADS.test(lower) && !mention.uses.length) return undefined
+  // `Make six hollows, crack an egg into each`: in what is in the pan.
+  if (
+    /^make (?:[a-z0-9]+ )?(?:small |little )?(?:hollows?|wells?|dents?|holes?|dips?)\b/.test(lower)
+  )
+    return current
   if (!fresh.length) {
     if (anew && !IT.test(lower)) return kept.open.filter((t) => t !== current).at(-1) ?? undefined
     return current
@@ -121,6 +141,9 @@ export function goesOnFrom(
   if (/^(?:fluff|fork)\b/.test(lower)) return current
   if (/^(?:dimple|prick|slash|poke|knock|punch|flatten|stretch) (?!the\b|an?\b)/.test(lower))
     return current
+  // `Put the steak in the freezer`: it alone.
+  const alone = /\b(?:in|into) the (?:freezer|fridge)\b/.test(lower) && !IT.test(lower)
+  if (alone && /^(?:put|pop|place|chill|stick) (?:the|your|some)\b/.test(lower)) return undefined
   // `Cook the noodles in boiling water`: water of their own.
   if (/\bin(?:to)? (?:[a-z]+ ){0,5}?(?:boiling|salted|simmering)\b/.test(lower)) return undefined
   const head = lower.replace(/[,;].*$/, '')
@@ -259,6 +282,10 @@ const COMES_TO_IT =
 export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread | undefined {
   const list = [...found]
   if (list.length < 2) return list[0]
+  if (OVER_DISH.test(lower)) {
+    const dish = list.find((t) => OVEN_SHAPES.has(dishOf(t)))
+    if (dish) return dish
+  }
   if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)
   // `Put the mince back`, `add the onions and the noodles`: to what is in the pan, and stays there.
   const { current } = kept

@@ -1,5 +1,6 @@
 import { convert } from 'convert'
 import type { Unit } from '../../quantity'
+import { isMeat } from './foods'
 import { plain } from './plain'
 
 /** One line of a list of ingredients, taken apart. */
@@ -93,6 +94,8 @@ const PACKS = new RegExp(
 export const COUNTS =
   'cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?'
 const COUNT_WORDS = new RegExp(String.raw`^(?:${COUNTS})\b\s*`)
+/** Meat and fish out of a tin is cooked. */
+const TINNED = /\b(?:tins?|cans?|canned)\b(?!ned)/i
 /** Words for what is counted that say how much it is. */
 const COUNTED =
   /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|knobs?|thumbs?|glugs?|splash(?:es)?|tins?|cans?|jars?|packets?|packs?|sachets?)\b/
@@ -248,7 +251,9 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
       line = line.slice(m[0].length)
     }
   }
-  const item = tidy(line) || tidy(shown.toLowerCase())
+  const named = tidy(line) || tidy(shown.toLowerCase())
+  // `2 cans tuna`: cooked in its can.
+  const item = TINNED.test(shown) && isMeat(named) ? `tinned ${named}` : named
   const prepared = preparation && tidy(preparation)
   return {
     item,

@@ -6,6 +6,7 @@ import { clausesOf } from './clauses'
 import { stepsFrom, type Draft, type StepRead } from './drafts'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
+import { withTheirTimes } from './fewWords'
 import { isLiquid, isMeat, isRaw } from './foods'
 import { grouped, isBesideOnly, isHotFat, withObjects, type Group } from './groups'
 import { meantBy } from './meant'
@@ -13,17 +14,25 @@ import {
   AGAIN,
   ANOTHER_DAY,
   AS_WEIGHT,
+  ASIDE,
+  firstSpoken,
   goesOn,
   HAD,
+  HALF_OF,
   HOT_FAT,
+  INTO_NEW,
   LIQUOR_STANDS,
   LOCKED,
+  MEANWHILE,
   MIXED_IN,
+  movesTo,
+  MOVING,
   overnight,
-  PREPARES,
+  REPEATS,
   sentenceCase,
   STRAINED_INTO,
   SWITCH,
+  WHISKED,
   withinOf,
 } from './methodWords'
 import { isApart, isAtTable, isCheck, isReheating, isSaid, isStorageNote, isTalk } from './notes'
@@ -31,7 +40,7 @@ import { namesOf, singular, type IngredientRead } from './ingredientLine'
 import { asCommand, inTurns } from './sentences'
 import { apart, calledInFull, usedIn } from './usedIn'
 import { ON_HOB, VESSELS } from './lexicon'
-import { bareOf, FOR_THE, isStaple, KIND_WORDS } from './references'
+import { bareOf, FOR_THE, KIND_WORDS } from './references'
 import { plain } from './plain'
 import { sectionsOf } from './sections'
 import { hygieneOf } from './stepHygiene'
@@ -55,13 +64,17 @@ export function stepsOf(
   sectionsOf(method).forEach((section, k) => {
     // `To freeze: wrap. Defrost in the fridge`: the rest of the line is of another day too.
     let later = false
-    for (const { text, label } of section.sentences) {
+    for (const { text, label } of withTheirTimes(section.sentences, foods)) {
       if (++read > MOST_SENTENCES || text.length > LONGEST_SENTENCE) {
         unused.push(text.slice(0, 80))
         continue
       }
       // How to warm it up another day is no part of the session.
       if (LATER.test(label ?? text) || LATER.test(text) || ANOTHER_DAY.test(label ?? '')) {
+        later = true
+        continue
+      }
+      if (/^to eat\b/i.test(label ?? text) && reader.packed) {
         later = true
         continue
       }
@@ -97,43 +110,6 @@ const LONGEST_SENTENCE = 2000
 const MOST_UNUSED = 50
 
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
-
-/** `Stir into the oats, seeds and salt`: the first that it names. */
-const INTO_NEW =
-  /^(?:stir|pour|mix|tip|fold|beat|whisk) (?:it |this |them |everything )?into the ([a-z]+(?: [a-z]+)?)/
-
-/** `Repeat with the rest`, where half of it was cooked. */
-const REPEATS = /^repeat\b[^.;]*\bwith (?:the (?:rest|other half|remaining|others)|what is left)\b/i
-const HALF_OF = /\bhalf (?:of )?(?:the|them|your)\b/i
-/** `Lift them out into a gratin dish`: they are elsewhere from then on. */
-const movesTo = (text: string) =>
-  equipmentIn(
-    /\b(?:lift|remove|take)\b[^.;]*?\b(?:into|onto|to) ((?:an?|the) [^.;]*)/i.exec(text)?.[1] ?? '',
-  ).some((k) => OVEN_SHAPES.has(k))
-/** `While they are in the oven, `: where something else is. */
-const MEANWHILE = /^(?:while|as)\b[^,;]*,\s*/i
-/** `Moving it to the slow cooker as it is done`. */
-const MOVING =
-  /,? (?:and )?(?:moving|transferring|putting|lifting) (?:it|them|each [a-z]+) (?:out )?(?:in|into|on|onto|to) (?:a|an|the) [^.;,]*/i
-/** What is stirred together before other food comes to it. */
-const WHISKED = /^(?:whisk|beat|cream)\b[^.;]*\b(?:stir|fold|mix|whisk|beat|tip|add)\b/i
-/** Which of them a text speaks of first. */
-const firstSpoken = (
-  text: string,
-  ids: readonly string[],
-  all: readonly IngredientRead[],
-): string => {
-  const at = (id: string) => {
-    const lower = text.toLowerCase()
-    const places = namesOf(all.find((i) => i.id === id)!.item).map((n) => lower.indexOf(n))
-    return Math.min(...places.filter((k) => k >= 0), Infinity)
-  }
-  return ids.reduce((a, b) => (at(b) < at(a) ? b : a))
-}
-
-/** Where something is put once it has been cooked. */
-const ASIDE =
-  /,? (?:and |then )*(?:set|put|tip|lift|scoop|transfer|remove|take|turn)\b[^.;,]*\b(?:in|into|on|onto|to) (?:a|an|another|the) (?:[a-z]+ )?(?:bowl|plate|board|dish)\b/gi
 
 /** Goes through a method and keeps in mind where each food is by now. */
 class Reader {
@@ -495,7 +471,7 @@ class Reader {
       waits,
     })
     if (work === 'heat' && !named.includes('microwave')) return
-    if (vessel && PREPARES.test(text) && !sources.main && items.every(isStaple)) {
+    if (vessel && sources.prepares) {
       threads.prepared.set(vessel, index)
       return
     }
@@ -521,18 +497,23 @@ class Reader {
     const { prepared } = this.threads
     const waits: Draft['waits'] = new Map()
     const most = withinOf(text)
-    const food = { food: true, ...(most === undefined ? {} : { most }) }
+    const from = [sources.main, ...sources.others].flatMap((t) => t ?? [])
+    // `Return the egg and serve at once`: at once after the rice, not after the egg that stood by.
+    const latest = Math.max(...sources.after, ...from.map((t) => t.last))
+    const food = (k: number) => ({
+      food: true,
+      ...(most === undefined || k < latest ? {} : { most }),
+    })
     for (const k of sources.order) waits.set(k, { food: false })
     if (work === 'heat') return waits
-    for (const k of sources.after) waits.set(k, food)
-    for (const t of [sources.main, ...sources.others]) {
-      if (!t) continue
+    for (const k of sources.after) waits.set(k, food(k))
+    for (const t of from) {
       // What was left in its pot is waited for by itself, though what was lifted out came from there too.
       const left = t.left && sources.others.length > 0
       // `Brush again with what is left` of the glaze: what went on before is in it by another way.
       const apart = t === this.threads.lent && t !== sources.main
       const stands = left ? { most: LIQUOR_STANDS } : {}
-      waits.set(t.last, left || apart ? { food: true, kept: true, ...stands } : food)
+      waits.set(t.last, left || apart ? { food: true, kept: true, ...stands } : food(t.last))
       if (left && sources.others.some((o) => this.threads.hasMeat(o))) t.left = false
     }
     for (const kind of equipment) {

@@ -1,8 +1,11 @@
 import { upperFirst } from '../casing'
+import { OVEN_SHAPES } from '../flow/vessels'
 import { cooks, type WorkKind } from '../work'
 import type { Draft } from './drafts'
 import { durationsIn } from './durations'
+import { equipmentIn } from './equipment'
 import type { Group } from './groups'
+import { namesOf, type IngredientRead } from './ingredientLine'
 import type { Mention } from './threads'
 
 /** `After the tofu's had 10 minutes, `. */
@@ -42,7 +45,9 @@ export const AGAIN =
 /** What is done the evening before is left until the morning where it says no time. */
 export const overnight = ({ text, label }: Mention, work: WorkKind) =>
   ['chill', 'soak', 'prove', 'rest'].includes(work) &&
-  /\b(?:night|evening|day)s? before\b/i.test(label ?? '') &&
+  /\b(?:night|evening|day)s? before\b|\b(?:mon|tues|wednes|thurs|fri|satur|sun)day (?:night|evening)\b/i.test(
+    label ?? '',
+  ) &&
   !durationsIn(text).length
     ? `${text} overnight`
     : text
@@ -66,3 +71,41 @@ export function withinOf(text: string): number | undefined {
 
 /** `Thaw overnight and reheat`: what is in the freezer is eaten another day. */
 export const ANOTHER_DAY = /^(?:to (?:serve|eat),? )?(?:thaw|defrost|re-?heat)\b/i
+
+/** `Stir into the oats, seeds and salt`: the first that it names. */
+export const INTO_NEW =
+  /^(?:stir|pour|mix|tip|fold|beat|whisk) (?:it |this |them |everything )?into the ([a-z]+(?: [a-z]+)?)/
+
+/** `Repeat with the rest`, where half of it was cooked. */
+export const REPEATS =
+  /^repeat\b[^.;]*\bwith (?:the (?:rest|other half|remaining|others)|what is left)\b/i
+export const HALF_OF = /\bhalf (?:of )?(?:the|them|your)\b/i
+/** `Lift them out into a gratin dish`: they are elsewhere from then on. */
+export const movesTo = (text: string) =>
+  equipmentIn(
+    /\b(?:lift|remove|take)\b[^.;]*?\b(?:into|onto|to) ((?:an?|the) [^.;]*)/i.exec(text)?.[1] ?? '',
+  ).some((k) => OVEN_SHAPES.has(k))
+/** `While they are in the oven, `: where something else is. */
+export const MEANWHILE = /^(?:while|as)\b[^,;]*,\s*/i
+/** `Moving it to the slow cooker as it is done`. */
+export const MOVING =
+  /,? (?:and )?(?:moving|transferring|putting|lifting) (?:it|them|each [a-z]+) (?:out )?(?:in|into|on|onto|to) (?:a|an|the) [^.;,]*/i
+/** What is stirred together before other food comes to it. */
+export const WHISKED = /^(?:whisk|beat|cream)\b[^.;]*\b(?:stir|fold|mix|whisk|beat|tip|add)\b/i
+/** Which of them a text speaks of first. */
+export const firstSpoken = (
+  text: string,
+  ids: readonly string[],
+  all: readonly IngredientRead[],
+): string => {
+  const at = (id: string) => {
+    const lower = text.toLowerCase()
+    const places = namesOf(all.find((i) => i.id === id)!.item).map((n) => lower.indexOf(n))
+    return Math.min(...places.filter((k) => k >= 0), Infinity)
+  }
+  return ids.reduce((a, b) => (at(b) < at(a) ? b : a))
+}
+
+/** Where something is put once it has been cooked. */
+export const ASIDE =
+  /,? (?:and |then )*(?:set|put|tip|lift|scoop|transfer|remove|take|turn)\b[^.;,]*\b(?:in|into|on|onto|to) (?:a|an|another|the) (?:[a-z]+ )?(?:bowl|plate|board|dish)\b/gi

@@ -39,6 +39,9 @@ export const isCheck = (text: string) =>
       text,
     ))
 
+/** `Get your stuff together`. */
+const GATHERS =
+  /^(?:get|gather|collect|have) (?:all )?(?:your |the )?(?:stuff|things|ingredients|bits|kit) (?:together|ready|out)\b/i
 /** `Leave the oven on`: for what comes. */
 const STAYS_ON = /^(?:leave|keep) the (?:oven|grill|hob|heat) (?:on|hot)[.\s]*$/i
 /** Longest that anything in a kitchen is left to itself, in minutes. */
@@ -46,6 +49,8 @@ const DAYS = 4 * 1440
 /** `Enough for the next two months`: longer than a kitchen does anything is talk, or how long it keeps. */
 export const isTalk = (group: Group, text: string) =>
   STAYS_ON.test(text) ||
+  GATHERS.test(text) ||
+  / = /.test(text) ||
   (!['soak', 'prove', 'pack'].includes(group.work) &&
     durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS))
 

@@ -170,6 +170,7 @@ export const bareOf = (text: string) =>
     .replace(/^(?:meanwhile|in the meantime|at the same time)\b[\s,:]*/i, '')
     .replace(WHILE_YOU, '')
     .replace(/^(?:while|as|before)\b[^,;:]*[,;:]\s*/i, '')
+    .replace(/^(?:when|once|after|as soon as) (?:it|they|that|this)\b[^,;]*[,;]\s*/i, '')
     .replace(TIMED_LEAD, '')
     .replace(/^(?:off|away from) the heat,\s*/i, '')
     .replace(LEAD, '')

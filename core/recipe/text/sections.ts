@@ -11,7 +11,8 @@ export interface Section {
 const DAY =
   /^(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|on the day(?: of[a-z ]{0,20})?|the (?:night|day|evening) before|the (?:next|following) (?:day|morning)|next (?:day|morning)|in the (?:morning|evening)|day (?:\d|one|two|three)|ahead|to finish|to assemble)$/i
 const CAPITALS = /^[A-Z][A-Z0-9 '’&:,()-]{3,60}$/
-const TIMES = /\b(?:night|day|evening)s? before\b|\b(?:on the|next|following) (?:day|morning)\b/i
+const TIMES =
+  /\b(?:night|day|evening)s? before\b|\b(?:mon|tues|wednes|thurs|fri|satur|sun)day (?:night|evening)\b|\b(?:on the|next|following) (?:day|morning)\b/i
 /** `The night before, mix`. */
 const DAY_FIRST =
   /^((?:the (?:night|evening|day)|(?:two|three) (?:nights|days)) before|(?:the )?(?:next|following) (?:day|morning)|on the day|in the morning),? (?=[a-z])/i

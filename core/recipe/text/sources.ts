@@ -1,10 +1,11 @@
 import type { WorkKind } from '../work'
-import { isLiquid, isMeat } from './foods'
+import { isLiquid } from './foods'
 import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
 import { namesOf, type IngredientRead } from './ingredientLine'
 import { POTS } from './lexicon'
 import { isUnder } from './meant'
 import { PREPARES } from './methodWords'
+import { ONE_LABEL, ONE_OF, OTHER_LABEL, OTHER_ONE, PART_OF, takesOut, THE_REST } from './partings'
 import {
   bareOf,
   beginsAnew,
@@ -50,20 +51,8 @@ const inputOf = (lower: string, work: WorkKind) =>
       )
     : lower
 
-/** One of two or more of a kind, and what is left then. */
-const ONE_OF =
-  /\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b|^(?:bake|roast|fry|cook|eat|serve|freeze|wrap|keep|chill) (?:one|\d{1,2})\b(?! ?(?:g|kg|ml|cm|min|minutes?|hours?|days?)\b| (?:side|at a time|by|after|minute|hour|layer|more))/
-const OTHER_ONE =
-  /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:\d{1,2}|one|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|at|for|on|until|with)\b|$)/
-const ONE_LABEL = /^(?:one|for (?:now|tonight)|to eat now|the first(?: one)?)$/i
-const OTHER_LABEL = /^(?:(?:the )?other(?: one)?|the second(?: one)?|for (?:later|the freezer))$/i
 /** `Assemble.` */
 const ALL_TOGETHER = /^(?:assemble|build)(?: (?:everything|them|it all))?[.\s]*$/
-/** A part of what was made: `a third of the ragù`. */
-const PART_OF =
-  /\b(?:half|a (?:third|quarter|fifth|little|ladle(?:ful)?|few (?:spoonfuls|tablespoons|spoons)|cupful|spoonful)|two thirds|three quarters|some|\d+ ?(?:g|ml|tbsp|tablespoons)) (?:of )?(?:the|this|that|your) ((?:[a-zà-ÿ]+ ?){1,3})/
-/** `Cool the rest`. */
-const THE_REST = /^[a-z]+(?: [a-z]+)? the rest\b(?! of)|\bwith (?:what is left|the remainder)\b/
 /** What comes of a lemon or an orange, and the work by which it does. */
 const OF_CITRUS = /\b(?:zest|rind|juices?)\b/
 const SQUEEZED = /^(?:finely )?(?:grate|zest|squeeze|juice|halve|pare)\b/
@@ -90,18 +79,6 @@ const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
 const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
 const OTHER_PAN = /\b(?:an?|another|second|separate) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan)\b/
-
-/** `Remove the turkey to a board`: the rest stays in the pot that it cooked in. */
-const takesOut = (holder: Thread, { text, uses }: Mention): boolean => {
-  if (!holder.cooked || uses.length >= holder.items.size) return false
-  if (!POTS.has(holder.where.vessel ?? '')) return false
-  const onto =
-    /^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/i
-  // `Remove the chicken, shred it and return it to the pot`; but `fish out the bay and shred the beef`.
-  const first =
-    /^(?:remove|(?:lift|take|fish|scoop)(?: out)?) (?:the )?((?:[a-z-]+ ?){1,3}?)(?=,| and | from | out\b)/i
-  return onto.test(text) || isMeat(first.exec(text)?.[1] ?? '')
-}
 
 /** What is poured or tossed over something, and was stirred together before. */
 const POURED = new Set('dressing marinade glaze syrup sauce brine vinaigrette'.split(' '))
@@ -150,7 +127,15 @@ export class Sourcing {
       !productsIn(lower).length &&
       !IT.test(lower) &&
       mention.uses.every((id) => isStaple(kept.item(id)))
-    if (onlyReady) return { main: undefined, others: [], order: [], after: [], fresh: mention.uses }
+    if (onlyReady)
+      return {
+        main: undefined,
+        others: [],
+        order: [],
+        after: [],
+        fresh: mention.uses,
+        prepares: true,
+      }
     const taking: Taking = {
       mention,
       lower,
@@ -195,7 +180,6 @@ export class Sourcing {
       found.delete(lent)
       after.push(lent.last)
     }
-
     const main = mainOf(this.kept, lower, found)
     return {
       main,
@@ -327,6 +311,7 @@ export class Sourcing {
     const target = /\b(?:pour|tip|stir|whisk|fold)\b[^.;]*?\binto the ([a-z]+)/.exec(lower)?.[1]
     const dry = kept.open.find(
       (t) =>
+        target !== undefined &&
         isMixed(t) &&
         [...t.items].some((id) => kept.isNamed(id) && namesOf(kept.item(id)).at(-1) === target),
     )
@@ -401,7 +386,8 @@ export class Sourcing {
     const add = (threads: readonly (Thread | undefined)[]) =>
       threads.forEach((t) => t && found.add(t))
     if (/^carve\b/.test(lower) && !found.size) add([open.findLast((t) => kept.hasMeat(t))])
-    if (SERVES.test(lower) || SERVES.test(mention.verb) || ALL_TOGETHER.test(lower)) add(open)
+    const together = ALL_TOGETHER.test(lower) || (/^assemble\b/.test(lower) && found.size > 1)
+    if (SERVES.test(lower) || SERVES.test(mention.verb) || together) add(open)
     if (/\bboth\b/.test(lower) && found.size < 2)
       add(
         mention.goesOn && kept.current && kept.current.items.size > 1
@@ -455,8 +441,8 @@ export class Sourcing {
     // `Drain the beans and mix with the sweet potato`, `dice them, and soften in the fat`.
     const mixed = MIXED_WITH.test(lower) && found.size > 0
     const inFat = order.length > 0 && !found.size && !fresh.length
-    if (current && mention.goesOn && (mixed || (inFat && current.where.vessel === undefined)))
-      found.add(current)
+    const stands = current?.where.vessel === undefined || current.where.vessel === 'bowl'
+    if (current && mention.goesOn && (mixed || (inFat && stands))) found.add(current)
     if (!found.size && !order.length && !after.length) {
       const on = goesOnFrom(this.kept, mention, lower, fresh, anew)
       if (on) found.add(on)
@@ -568,7 +554,7 @@ export class Sourcing {
       )
     if (/\b(?:i|you|we) [a-z]+ (?:it|them)\b/.test(lower)) return true
     if (
-      /^(?:arrange|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
+      /^(?:arrange|layer|pile|heap|sit|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
         lower,
       )
     )

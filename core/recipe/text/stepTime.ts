@@ -63,6 +63,7 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
     words: /\b(?:cold|iced?)\b[^.;,]*\b(?:water|tap|bath)\b/,
     minutes: [3, 5],
   },
+  { work: 'heat', words: /\bmicrowave\b/, minutes: [1, 2] },
   // `Keep in the fridge`: until it is wanted.
   { work: 'chill', words: /^keep\b/, minutes: [1, 2] },
   { work: 'boil', words: /\bgnocchi\b/, minutes: [2, 3] },
@@ -110,7 +111,7 @@ export function timeOf(
     if (first.open === 'most') doubts.push('only the most time is stated')
     const goes = goesIn(text, uses, ingredients, pieces, trays)
     return goes > 1
-      ? { minutes: [goes * least, goes * most], stated: true, goes }
+      ? { minutes: [round(goes * least), round(goes * most)], stated: true, goes }
       : { minutes: [least, most], stated: true }
   }
   const ahead = all.find((d) => d.kind === 'moment')
@@ -130,6 +131,8 @@ export function timeOf(
 export const COOKS_ALONG =
   /^(?:steam|boil|cook|fry|roast|bake|simmer)\b[^,;]*\bfor the (?:last|final) \d/
 
+const round = (minutes: number) => Math.round(minutes * 10) / 10
+
 /** `Bake one tray at a time`. */
 const ONE_TRAY = /\b1 (?:tray|sheet|tin|batch) at a time\b/
 
@@ -142,6 +145,10 @@ function goesIn(
   trays: number | undefined,
 ): number {
   const line = plain(text)
+  // `Warm the tortillas 20 seconds each`: one after the other.
+  const [piece] = ingredients.filter((i) => uses.includes(i.id) && i.unit === 'piece')
+  if (/\bseconds? each\b|\bsecs? each\b/.test(line) && /\bmicrowave\b/.test(line) && piece)
+    return Math.max(1, Math.round(piece.amount))
   if (trays !== undefined && ONE_TRAY.test(line)) return trays
   const each =
     /\b(?:minutes?|mins?|min|m|seconds?|secs?|hours?|hrs?)\.?\s*(?:each|apiece|(?:per|a|for each|for every|on each|each) (?:batch|panful|lot|load|go|round|tray|pan|side|one|portion|pancake|piece))\b/.test(

@@ -42,7 +42,7 @@ export function temperaturesIn(text: string): Temperature[] {
     const at = m.index
     // `Oven 190.`: no sign, and nothing else that it could be.
     const bare =
-      /\boven(?: on| going| hot)?(?: at| to|:)?\s*$|\b(?:bake|roast|cook|oven|preheat)\b[^.;\d]*\bat\s*$|\b(?:raise|increase|turn|lower|reduce)(?: it| the heat| heat| the temperature)?(?: up| down)? to\s*$/.test(
+      /\boven(?: on| going| hot)?(?: at| to|:)?\s*$|\b(?:bake|roast|cook|oven|preheat)\b[^.;\d]*\bat\s*$|\b(?:raise|increase|turn|lower|reduce)(?: it| the oven| the heat| heat| the temperature)?(?: up| down)? to\s*$/.test(
         line.slice(0, at),
       ) &&
       Number(low) >= 100 &&

@@ -68,6 +68,8 @@ export interface Sources {
   after: number[]
   /** Put back to what is still in the pot that it came from. */
   back?: boolean
+  /** A tin or a tray is got ready, and nothing is cooked. */
+  prepares?: true
   /** Ingredients that are touched for the first time, or a part of them is. */
   fresh: string[]
 }
@@ -80,7 +82,7 @@ const KEEPS_LIQUID = /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liqu
 export const SERVES =
   /^(?:serve|eat|dish up|plate)\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast)\b)/
 const LIFTS =
-  /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
+  /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
 /** Lifted into what it goes on in. */
 const LIFTED_INTO =
   /\b(?:into the|to the) (?:slow|pressure)|\binto an? (?:[a-z-]+ ){0,3}(?:dish|tin|tray)\b/

@@ -1,3 +1,4 @@
+import { isMeat } from './foods'
 import { foodWords, namesOf, singular, type IngredientRead } from './ingredientLine'
 
 /** Eggs that are separated are two things from then on. */
@@ -64,9 +65,11 @@ export function usedIn(
       const hit = hits(i)
       if (!hit.length) return false
       const head = own.at(-1)!
-      // `Cola or apple juice`: by either name.
+      // `Cola or apple juice`: by either name; but `lamb or chicken stock` is no lamb.
       const either = i.item.split(/ or /i)
-      if (either.length > 1 && either.some((p) => words.has(namesOf(p).at(-1) ?? ''))) return true
+      const ofMeat = MADE_FROM.test(head) && isMeat(either[0]!)
+      if (either.length > 1 && !ofMeat && either.some((p) => words.has(namesOf(p).at(-1) ?? '')))
+        return true
       if (isMadeFrom(i) && own.length > 1)
         return hit.includes(head) && (hit.length > 1 || sharing.get(head)!.length === 1)
       if (hit.some((n) => sharing.get(n)!.length === 1)) return true

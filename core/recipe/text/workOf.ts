@@ -2,7 +2,7 @@ import { OVEN_SHAPES } from '../flow/vessels'
 import { ON_HEAT, type WorkKind } from '../work'
 import { durationsIn } from './durations'
 import { inFryer, type Whereabouts } from './equipment'
-import { isBoiled, isMeat } from './foods'
+import { isBoiled, isMeat, isPasta } from './foods'
 import type { Group } from './groups'
 import { POTS, VESSELS } from './lexicon'
 import { plain } from './plain'
@@ -76,7 +76,9 @@ export function workOf(
     case 'toast':
     case 'crisp':
     case 'dry':
-      return named.includes('oven') || named.includes('tray') ? 'bake' : work
+      return named.includes('oven') || named.includes('tray') || where.heated === 'bake'
+        ? 'bake'
+        : work
     case 'braise':
     case 'stew':
     case 'poach':
@@ -159,7 +161,6 @@ export function workOf(
 const COOK = /^(?:cook|heat|warm|reheat|reduce down|bubble|thicken)$/
 const INTO_TIN =
   /\b(?:in|into|over|onto) (?:a|the|an) (?:[a-z-]+ ){0,3}(?:tin|dish|tray|pan|base)\b/
-const PASTA = /\b(?:pasta|spaghetti|penne|macaroni|noodles|gnocchi)\b/
 const SOFT = /\b(?:soft|softened|softens?|translucent|transparent|tender)\b/
 const ONIONS = /\b(?:onions?|shallots?|leeks?|celery|peppers?|fennel)\b/
 
@@ -192,7 +193,7 @@ function cookedHow(
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
   if (BATTER.test(about) && !where.wet) return 'fry'
-  if (PASTA.test(about) || /\bboiling (?:salted )?water\b/.test(about)) return 'boil'
+  if (isPasta(about) || /\bboiling (?:salted )?water\b/.test(about)) return 'boil'
   if (
     /\b(?:until (?:well )?brown(?:ed)?|brown all over|until no longer pink)\b/.test(text) &&
     isMeat(about)
@@ -229,11 +230,11 @@ const goesOnBy = (text: string, where: Whereabouts, timed: number) =>
 const LONGER =
   /\b(?:give|leave) (?:it|them) (?:for )?(?:another |a further )?\d[^,;.]*\b(?:longer|more|minutes)\b|(?:^|, )(?:another )?\d+(?:-\d+)? (?:minutes?|mins?) (?:more|longer)\b/
 
-/** Put into a cooker or the fridge for so long: that is the work, not the putting. */
 /** `Between four freezer boxes`: put away for another day. */
 const INTO_BOXES =
   /\b(?:between|among|into) (?:[a-z0-9-]+ ){0,3}(?:(?:freezer|lidded|airtight|storage|takeaway|plastic) (?:boxes|containers|tubs|bags)|freezer ?bags)\b/i
 
+/** Put into a cooker or the fridge for so long: that is the work, not the putting. */
 function putHow(
   text: string,
   verb: string,
