@@ -30,10 +30,7 @@ const openSitting = (page: Page, name: RegExp) =>
     .getByRole('navigation', { name: 'Sittings and evenings' })
     .getByRole('button', { name })
     .click()
-async function openEvening(page: Page, name: RegExp) {
-  await page.getByLabel('An evening').click({ force: true })
-  await page.locator('.v-overlay--active .v-list').getByText(name).click()
-}
+const openEvening = (page: Page, name: RegExp) => pick(page, 'An evening', name)
 
 /** Does everything in its order at the time that the plan says, to the end. */
 async function cookThrough(page: Page, name: string) {

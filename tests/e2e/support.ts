@@ -31,13 +31,15 @@ export async function stopPlanning(page: Page): Promise<void> {
 /** Chooses one of several by its name, in the field or the menu that is called so. */
 export async function pick(within: Page | Locator, label: string, option: string | RegExp) {
   const page = 'keyboard' in within ? within : within.page()
-  // What is chosen lies over the field itself.
-  await within.getByLabel(label, { exact: true }).first().click({ force: true })
-  await page
-    .locator('.v-overlay--active .v-list')
-    .getByText(option, { exact: true })
-    .first()
-    .click()
+  const list = page.locator('.v-overlay--active .v-list').last()
+  // Where the page is drawn anew under the pointer the first click may go beside the list.
+  await expect(async () => {
+    // What is chosen lies over the field itself.
+    if (!(await list.isVisible()))
+      await within.getByLabel(label, { exact: true }).first().click({ force: true })
+    await list.getByText(option, { exact: true }).first().click({ timeout: 5000 })
+    await expect(list).toBeHidden({ timeout: 5000 })
+  }).toPass({ timeout: 60_000 })
 }
 
 /** Opens what is seldom changed of a place or somebody in the kitchen. */
