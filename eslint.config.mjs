@@ -1,5 +1,8 @@
+import { relative } from 'node:path/posix'
 import js from '@eslint/js'
 import prettier from 'eslint-config-prettier'
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
+import { importX } from 'eslint-plugin-import-x'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import ts from 'typescript-eslint'
@@ -32,30 +35,33 @@ const ROOMS = [
   'household',
 ]
 
+/** Rooms of the engine, in the same way. */
+const ENGINE_ROOMS = [
+  'structures',
+  'model',
+  'sgs',
+  'construct',
+  'improve',
+  'bounds',
+  'lcg/engine',
+  'lcg/model',
+  'lcg/cuts',
+  'lcg/search',
+  'portfolio',
+]
+
 const nothingFrom = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] })
 
 /** What no room of core may import, and the rooms after its own. */
 const outside = (room) => {
   const i = ROOMS.indexOf(room)
   return {
-    group: [
-      ...ROOMS.slice(i + 1).flatMap((later) => [
-        `../${later}`,
-        `../${later}/**`,
-        `../../${later}`,
-        `../../${later}/**`,
-      ]),
-      'vue',
-      'pinia',
-      'dexie',
-      'nuxt',
-      'node:*',
-      '~/**',
-      '**/app/**',
-      '**/server/**',
-      '**/demo',
-      '**/demo/**',
-    ],
+    regex: [
+      `^(?:\\.\\./)+(?:${[...ROOMS.slice(i + 1), 'app', 'server', 'demo'].join('|')})(?:/|$)`,
+      '^(?:vue|pinia|dexie|nuxt)(?:/|$)',
+      '^node:',
+      '^~/',
+    ].join('|'),
     message: `core/${room} may import only from the rooms before it: ${ROOMS.slice(0, i).join(', ')}`,
   }
 }
@@ -70,6 +76,19 @@ const roomRules = ROOMS.map((room) => ({
   files: [`core/${room}/**/*.ts`],
   ...SOURCE,
   rules: nothingFrom(outside(room), pastTheDoor),
+}))
+
+const engineRules = ENGINE_ROOMS.map((room, i) => ({
+  files: [`core/solver/${room}/**/*.ts`],
+  ...SOURCE,
+  rules: nothingFrom(
+    outside('solver'),
+    pastTheDoor,
+    ...ENGINE_ROOMS.slice(i + 1).map((later) => ({
+      regex: `^${relative(room, later).replaceAll('.', '\\.')}/`,
+      message: `solver/${room} may import only from the rooms before it: ${ENGINE_ROOMS.slice(0, i).join(', ')}`,
+    })),
+  ),
 }))
 
 export default ts.config(
@@ -103,6 +122,16 @@ export default ts.config(
     },
   },
   ...roomRules,
+  ...engineRules,
+  {
+    files: ['core/**/*.ts'],
+    plugins: { 'import-x': importX },
+    settings: {
+      ...importX.flatConfigs.typescript.settings,
+      'import-x/resolver-next': [createTypeScriptImportResolver()],
+    },
+    rules: { 'import-x/no-cycle': 'error' },
+  },
   {
     files: ['core/plan/check/**/*.ts'],
     ...SOURCE,

@@ -3,9 +3,9 @@ import { demoKitchen, demoRecipes, demoSession } from '../../demo'
 import { ovenSettings } from '../plan'
 import { compileSession } from '../session'
 import { solve } from '../solver'
-import { buildModel } from '../solver/buildModel'
-import { valuesOfBody } from '../solver/objective'
+import { buildModel } from '../solver/model/buildModel'
 import { chainText, decidingChain, handworkOf, strandsOf, waitingTime } from './index'
+import { valuesOfBody } from '../solver/model/objective'
 
 const reading = compileSession({ session: demoSession, kitchen: demoKitchen, recipes: demoRecipes })
 if (!reading.ok) throw new Error('the demo session does not compile')

@@ -3,7 +3,7 @@ import { demoKitchen, demoRecipes, demoSession } from '../../demo'
 import { breachText, checkPlan, progressAt } from '../plan'
 import { readProblem } from '../problem'
 import { solve, startSolving } from '../solver'
-import { changesFrom } from '../solver/changes'
+import { changesFrom } from '../solver/portfolio/changes'
 import { compileSession } from './compile'
 
 const compiled = compileSession({
