@@ -1,10 +1,11 @@
 import { breachText, checkPlan, objectiveValue, progressAt, type Plan } from '../core/plan'
 import { readProblem, type Problem } from '../core/problem'
-import { startSolving } from '../core/solver'
+import { startSolving, type Contribution, type StrategyName } from '../core/solver'
 import { jobShop, jobShopNames } from './jobShops'
 import { everyFeature } from './everyFeature'
 import { homeSession } from './sessions'
 
+export { STRATEGIES } from '../core/solver'
 export { bestOf, gapOf, summary } from './summary'
 
 export interface Row {
@@ -37,7 +38,11 @@ export function problems(): [string, () => Problem][] {
   const sizes: [number, number][] = [
     [4, 4],
     [9, 4],
+    [12, 2],
+    [15, 2],
     [18, 4],
+    [21, 2],
+    [24, 2],
     [40, 2],
   ]
   const all = (name: string, make: (dishes: number, seed: number) => Problem) =>
@@ -88,7 +93,13 @@ const valueAt = (trail: Trail, seconds: number) =>
 
 const clock = () => performance.now()
 
-function timed(name: string, problem: Problem, seconds: number, seed: number) {
+function timed(
+  name: string,
+  problem: Problem,
+  seconds: number,
+  seed: number,
+  without: readonly StrategyName[] = [],
+) {
   const began = performance.now()
   const elapsed = () => (performance.now() - began) / 1000
   const trail: Trail = []
@@ -96,6 +107,7 @@ function timed(name: string, problem: Problem, seconds: number, seed: number) {
     clock,
     seconds,
     seed,
+    without,
     onImprovement: (plan) => trail.push([elapsed(), plan.makespan]),
   })
   let provenS: number | null = null
@@ -109,7 +121,34 @@ function timed(name: string, problem: Problem, seconds: number, seed: number) {
   const plan = run.plan()
   const breaches = checkPlan(problem, plan)
   if (breaches.length) throw new Error(`${name}: ${breaches.map(breachText).join('; ')}`)
-  return { plan, trail, bounds, provenS }
+  return { plan, trail, bounds, provenS, contributions: run.contributions() }
+}
+
+/** What leaving strategies out costs on one problem, and what each had done where none was. */
+export interface Difference {
+  name: string
+  activities: number
+  /** Makespan and bound at the end, with all strategies and without those. */
+  all: [makespan: number, bound: number]
+  without: [makespan: number, bound: number]
+  contributions: [StrategyName, Contribution][]
+}
+
+export function difference(
+  name: string,
+  problem: Problem,
+  seconds: number,
+  without: readonly StrategyName[],
+): Difference {
+  const all = timed(name, problem, seconds, 1)
+  const less = timed(name, problem, seconds, 1, without)
+  return {
+    name,
+    activities: problem.activities.length,
+    all: [all.plan.makespan, all.plan.bound],
+    without: [less.plan.makespan, less.plan.bound],
+    contributions: [...all.contributions],
+  }
 }
 
 /** Milliseconds to a valid plan of what is left when half of the time has gone by as planned. */

@@ -1,4 +1,6 @@
 // Measures the engine on the benchmark's problems: npm run bench -- [seconds] [name pattern].
+// With --without STRATEGY (several times, if need be) it says what leaving that out costs, and what each
+// strategy contributed where none is left out; nothing is written then.
 // Prints a table beside the previous results, and means against the shortest plans that any run has
 // found (bench/results/best.json); writes both. Each problem has a process of its own, as from the
 // command line: no figure gains by what ran before it, but for what the compiler has kept of an
@@ -6,28 +8,46 @@
 // application's planners have.
 import { fork } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { parseArgs } from 'node:util'
 import { loadCore } from '../bin/core.mjs'
 
-const seconds = Number(process.argv[2] ?? 30)
-const pattern = new RegExp(process.send ? '' : (process.argv[3] ?? ''))
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: { without: { type: 'string', multiple: true, default: [] } },
+})
+const { without } = values
+const seconds = Number(positionals[0] ?? 30)
+if (!(seconds > 0)) stop(`"${positionals[0]}" is no number of seconds above 0.`)
+const pattern = new RegExp(process.send ? '' : (positionals[1] ?? ''))
 const file = new URL('./results/latest.json', import.meta.url)
 const previous = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : { rows: [] }
-const { problems, measure, bestOf, gapOf, summary } = await loadCore(
+const { problems, measure, difference, bestOf, gapOf, summary, STRATEGIES } = await loadCore(
   'bench/bench.ts',
   process.send ? 'measure' : 'list',
 )
+for (const name of without)
+  if (!STRATEGIES.includes(name))
+    stop(`There is no strategy "${name}". There are: ${STRATEGIES.join(', ')}.`)
 if (process.send) {
-  const [name, make] = problems().find(([n]) => n === process.argv[3])
-  const row = measure(name, make(), seconds)
+  const [name, make] = problems().find(([n]) => n === positionals[1])
+  const row = without.length
+    ? difference(name, make(), seconds, without)
+    : measure(name, make(), seconds)
   process.send({ ...row, memoryMB: Math.round(process.resourceUsage().maxRSS / 1000) })
   process.exit()
 }
 const alone = (name) =>
   new Promise((resolve, reject) => {
-    const child = fork(new URL(import.meta.url), [String(seconds), name])
+    const own = without.flatMap((w) => ['--without', w])
+    const child = fork(new URL(import.meta.url), [String(seconds), name, ...own])
     child.on('message', resolve)
     child.on('exit', (code) => reject(new Error(`${name}: the process ended with ${code}`)))
   })
+
+if (without.length) {
+  await compare()
+  process.exit()
+}
 
 const columns = [
   'problem',
@@ -49,8 +69,7 @@ const columns = [
   'MB',
   'before',
 ]
-console.log(`| ${columns.join(' | ')} |`)
-console.log(`|${columns.map(() => ' --- |').join('')}`)
+heading(columns)
 const rows = []
 for (const [name] of problems().filter(([n]) => pattern.test(n))) {
   const row = await alone(name)
@@ -85,3 +104,47 @@ for (const { name, sessions, above, gap, proven } of summary(rows, best))
     `${name} (${sessions}): % above the best known: ${percents(above).join(', ')}; ` +
       `above what is proven: ${percents(gap).join(', ')}; proven: ${proven}`,
   )
+
+/** Every problem with all strategies and without those, in a process of its own. */
+async function compare() {
+  const worse = []
+  const sum = new Map()
+  heading([
+    'problem',
+    'steps',
+    'all',
+    'bound',
+    `without ${without.join(', ')}`,
+    'bound',
+    'longer %',
+  ])
+  for (const [name] of problems().filter(([n]) => pattern.test(n))) {
+    const row = await alone(name)
+    const longer = 100 * (row.without[0] / row.all[0] - 1)
+    worse.push(longer)
+    console.log(
+      `| ${[name, row.activities, ...row.all, ...row.without, longer.toFixed(1)].join(' | ')} |`,
+    )
+    for (const [strategy, { steps, better, gained, raised }] of row.contributions) {
+      const all = sum.get(strategy) ?? [0, 0, 0, 0]
+      sum.set(
+        strategy,
+        [steps, better, gained, raised].map((x, k) => x + all[k]),
+      )
+    }
+  }
+  const mean = worse.reduce((total, x) => total + x, 0) / Math.max(1, worse.length)
+  console.log(`Without ${without.join(', ')}: ${mean.toFixed(2)} % longer on average.\n`)
+  heading(['strategy', 'steps', 'better plans', 'seconds gained', 'bound raised'])
+  for (const [strategy, all] of sum) console.log(`| ${[strategy, ...all].join(' | ')} |`)
+}
+
+function heading(columns) {
+  console.log(`| ${columns.join(' | ')} |`)
+  console.log(`|${columns.map(() => ' --- |').join('')}`)
+}
+
+function stop(message) {
+  console.error(message)
+  process.exit(2)
+}

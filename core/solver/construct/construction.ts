@@ -51,6 +51,8 @@ interface Best {
 /** Some schedules of one kind: sets what the j-th is put together from, or false where there is none. */
 interface Stage {
   count: number
+  /** Around orders of the bakes, rather than by rules. */
+  ovens?: boolean
   make: (j: number, candidate: Encoding, current: Encoding) => boolean
 }
 
@@ -73,7 +75,7 @@ export class Construction {
   private energy = Infinity
   private bakes: OvenSequencingSearch | undefined
   /** Whether the latest schedule is around an order of the bakes. */
-  private around = false
+  around = false
   /** What rules and options have been tried with, so that none is put together twice. */
   private readonly known = new Set<string>()
   private readonly span: number
@@ -83,6 +85,8 @@ export class Construction {
   constructor(
     private readonly model: Model,
     private readonly random: Random,
+    /** Whether by priority rules, once any schedule has come out, and around orders of the bakes. */
+    private readonly kinds = { construct: true, ovenOrders: true },
   ) {
     this.possible = model.choices.map((c) => c.options.flatMap((o, j) => (o.possible ? [j] : [])))
     this.balanced = balancedOptions(model, this.possible)
@@ -112,6 +116,7 @@ export class Construction {
     })
     const around = (count: number): Stage => ({
       count,
+      ovens: true,
       make: (_, candidate) => this.aroundBakes(candidate),
     })
     return [
@@ -147,7 +152,8 @@ export class Construction {
       j -= count
       return false
     })
-    if (stage && !stage.make(j, candidate, current)) return false
+    const wanted = stage?.ovens ? this.kinds.ovenOrders : this.kinds.construct || !this.best
+    if (stage && (!wanted || !stage.make(j, candidate, current))) return false
     // While nothing has come out it goes on for ever, and some day all will have been tried.
     if (!stage) this.anyRule(candidate, current)
     if (k > 0 && !this.best && this.model.facts) this.otherFacts(candidate, this.model.facts.now)

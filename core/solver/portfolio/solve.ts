@@ -3,7 +3,9 @@ import type { Problem } from '../../problem'
 import { changesFrom } from './changes'
 import { infeasibleSubset } from './infeasibleSubset'
 import { boundWords } from '../bounds/rootProof'
-import { NO_ORDER, Search } from './search'
+import { NO_ORDER } from './learning'
+import { Search } from './search'
+import type { Contribution, StrategyName } from './strategy'
 import { planOf } from '../model/planBody'
 
 /** Milliseconds to find out what an infeasible problem founders on. */
@@ -20,6 +22,8 @@ export interface SolveOptions {
    * steps is the better one. What does not fit the problem any more is left out of account.
    */
   previous?: Plan
+  /** Strategies that are left out, to see what they are worth; first schedules go on until one comes out. */
+  without?: readonly StrategyName[]
   /** Called with every better plan, whose status is still open. */
   onImprovement?: (plan: Plan) => void
   /** Stops the search early; the best plan so far comes back. */
@@ -53,6 +57,8 @@ export interface Run {
   /** In words, what the proven bound rests on. */
   boundWords: () => string
   iterations: () => number
+  /** What each strategy has done so far. */
+  contributions: () => ReadonlyMap<StrategyName, Readonly<Contribution>>
   /**
    * With `previous`: the makespan of the plan that changes only what it must, and how many steps
    * the best plan so far changes; what the best is shorter by is the price of stability.
@@ -64,7 +70,7 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
   const clock = options.clock ?? (() => 0)
   const seed = options.seed ?? 1
   const began = clock()
-  const search = new Search(problem, seed, options.previous)
+  const search = new Search(problem, seed, options.previous, new Set(options.without))
   const iterations = options.iterations ?? Infinity
   const seconds = options.seconds ?? (options.iterations === undefined ? 5 : Infinity)
   if (seconds < Infinity && !options.clock) throw new Error('a limit of seconds needs a clock')
@@ -77,11 +83,11 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
         ? 'infeasible'
         : !search.best
           ? 'unknown'
-          : search.provenOptimal
+          : search.incumbent.provenOptimal
             ? 'optimal'
             : 'feasible',
-      shortest: search.shortestInContract ?? 0,
-      bound: search.boundInContract,
+      shortest: search.incumbent.shortestInContract ?? 0,
+      bound: search.incumbent.boundInContract,
       seed,
       elapsedMs: options.seconds === undefined && options.iterations ? 0 : clock() - began,
       reasons: search.infeasible ?? [],
@@ -120,9 +126,10 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
     },
     plan,
     receive: (found) => search.receive(found),
-    strict: () => search.strict,
-    boundWords: () => boundWords(search.bound),
+    strict: () => search.incumbent.strict,
+    boundWords: () => boundWords(search.incumbent.bound),
     iterations: () => search.iterations,
+    contributions: () => search.contributions,
     stability: () => {
       const { kept, best } = search
       if (!options.previous || !kept || !best) return undefined
