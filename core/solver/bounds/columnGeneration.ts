@@ -1,10 +1,11 @@
+import { PARAMS } from '../params'
 /** A set of rows that are served together, at a cost for each second of it. */
 export interface Column {
   members: number[]
   cost: number
 }
 
-const STEPS = 400
+const { STEPS } = PARAMS.columnGeneration
 const EPSILON = 1e-9
 
 /**

@@ -2,10 +2,9 @@ import type { MActivity, MMode, Model } from '../model/model'
 import { leastOf, energyBound, type Work } from './energyBound'
 import { presentIn, type OptionScenario } from '../model/optionScenario'
 import { disjoint, washedContents, type WashedGroup } from './washedContents'
+import { PARAMS } from '../params'
 
-/** Into how many parts the price of a wash is cut, and how often each group's is set anew. */
-const PRICES = 8
-const SWEEPS = 2
+const { PRICES, SWEEPS } = PARAMS.cookBound
 
 /** What is taken of a choice, or in common: hands work, and for each group what is washed for. */
 interface Part {

@@ -1,5 +1,6 @@
 import { columnGeneration, type Column } from './columnGeneration'
 import type { MActivity, Model } from '../model/model'
+import { PARAMS } from '../params'
 
 /** A stretch of an item: its heat, or what it needs the oven for besides (loading, resting). */
 interface Part {
@@ -19,11 +20,7 @@ interface Item {
   parts: Omit<Part, 'item'>[]
 }
 
-/** Windows, of all pairs of a head and a tail, that are looked at; the most promising first. */
-const WINDOWS = 24
-
-/** Capacities above this are left to the plain sum of the work; parts of one are counted as finely. */
-const CAPACITY = 40
+const { WINDOWS, CAPACITY } = PARAMS.ovenCoveringBound
 
 /**
  * A makespan, in seconds, that the loads of a group of ovens allow at the least. What bakes at

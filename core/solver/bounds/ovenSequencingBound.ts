@@ -1,15 +1,9 @@
 import type { OvenSequencing } from '../construct/ovenSequencing'
+import { PARAMS } from '../params'
 
-/** Attempts to put a bake somewhere, for all limits together, after which no more is looked for. */
-const ATTEMPTS = 60_000
-/** Not begun anew with fewer than these left. */
-const LEAST = 200
-/** States kept for each set of bakes, of which none is at least as good as another in all. */
-const STATES = 60
+const { ATTEMPTS, LEAST, STATES, MOST } = PARAMS.ovenSequencingBound
 /** What sums may be off by. */
 const CLOSE = 1e-6
-/** More bakes than this have too many orders. */
-const MOST = 24
 
 /**
  * The least length of any sequence of the bakes, in any ovens; less where proving that takes too long.

@@ -1,8 +1,8 @@
 import type { Model } from '../model/model'
 import { TimeWindows } from '../model/timeWindows'
+import { PARAMS } from '../params'
 
-/** The higher, the more only the longest counts. (2, 4, 8 and 16: little in it.) */
-const POWER = 8
+const { POWER } = PARAMS.balancedOptions
 
 /** All work that is in a session with some options, and how much it is held up by that. */
 interface Load {

@@ -5,38 +5,24 @@ import { below, type Random } from '../structures/random'
 import { balancedOptions } from './balancedOptions'
 import { firstTrials, type Trial } from './firstTrials'
 import { priorityRules, type PriorityRule, type RuleName } from './priorityRules'
+import { PARAMS } from '../params'
 
-/** How likely a further round keeps the options that have done best so far. */
-const KEEP_OPTIONS = 0.7
-/**
- * Of a session with more steps than this so many more schedules come from shaken priorities: a
- * third of them from the rules, the others from whatever did best; then learning begins. (Four
- * sessions of 40 dishes after 30 s: 4.0, 0.0 and 2.3 % above the best known with 150, 400 and 900.)
- */
-const LARGE = 160
-const SHAKEN = 400
-/** Rules that go before the orders of bakes. */
-const BEFORE = 2
-/**
- * Schedules around orders of the bakes: early, and once options have been tried. Of larger sessions than
- * LARGE, none: shaken priorities lead further there.
- */
-const BAKES = [12, 60] as const
-/**
- * The later ones are left out where something else did better, unless ovens alone take at least such a
- * share of the best schedule.
- */
-const BAKED = 0.85
-/** Schedules from any rule in any way, after those that are known to do well. */
-const ANY = 6
-/** How likely a sample leaves the usual options, and then each of them. */
-const OTHER_OPTIONS = 0.6
-const OTHER_OPTION = 0.3
-/** Seconds that something under way may go on longer so that something else can follow in time. */
-const LONGER = 600
-/** How likely it does: each of them may as well be what must end now. */
-const GOES_ON = 0.2
-const URGENCIES = [1200, NEVER, 300, 0]
+const {
+  KEEP_OPTIONS,
+  SAMPLE,
+  SHAKES,
+  SHAKEN,
+  BEFORE,
+  BAKES,
+  BAKED,
+  ANY,
+  OTHER_OPTIONS,
+  OTHER_OPTION,
+  LONGER,
+  GOES_ON,
+  URGENCIES,
+} = PARAMS.construction
+const { LARGE } = PARAMS.sizes
 const SAMPLED = ['tail', 'early'] as const
 
 /** What gave the best schedule so far. */
@@ -244,7 +230,8 @@ export class Construction {
     const keys = rules.get(SAMPLED[j % 2]!)!(random)
     candidate.urgency = NEVER
     candidate.spare = random() < 0.5
-    for (let i = 0; i < keys.length; i++) candidate.priority[i] = keys[i]! * (0.8 + 0.4 * random())
+    for (let i = 0; i < keys.length; i++)
+      candidate.priority[i] = keys[i]! * (SAMPLE.least + SAMPLE.more * random())
     candidate.option.set(random() < 0.5 ? this.balanced : current.option)
     if (random() < OTHER_OPTIONS)
       this.possible.forEach((options, c) => {
@@ -264,15 +251,15 @@ export class Construction {
     candidate.spare = best.spare
     candidate.urgency = best.urgency
     const n = best.priority.length
-    const amp = this.span * (0.02 + 0.3 * random() * random())
+    const amp = this.span * (SHAKES.least + SHAKES.more * random() * random())
     const dice = random()
-    if (dice < 0.15 && possible.length) {
+    if (dice < SHAKES.option && possible.length) {
       const c = below(random, possible.length)
       candidate.option[c] = possible[c]![below(random, possible[c]!.length)] ?? 0
-    } else if (dice < 0.25) {
+    } else if (dice < SHAKES.mode) {
       otherMode(model, random, candidate, below(random, n))
     }
-    if (dice < 0.1) return true
+    if (dice < SHAKES.alone) return true
     for (let r = 1 + below(random, 3); r > 0; r--) {
       const by = (random() - 0.5) * amp
       const i = below(random, n)

@@ -1,5 +1,6 @@
 import { NEVER } from '../model/model'
 import type { RuleName } from './priorityRules'
+import { PARAMS } from '../params'
 
 /** A priority rule and in which way schedules are put together by it (see `Encoding`). */
 export interface Trial {
@@ -8,9 +9,7 @@ export interface Trial {
   spare: boolean
 }
 
-/** Up to so many steps. */
-const SMALL = 80
-const MIDDLE = 160
+const { MIDDLE, LARGE } = PARAMS.sizes
 
 /**
  * The ways to put a session of so many steps together that are tried first, in this order. Each of
@@ -23,10 +22,10 @@ const MIDDLE = 160
  */
 export function firstTrials(steps: number, underWay: boolean): Trial[] {
   if (underWay)
-    return [steps <= SMALL, steps > SMALL].flatMap((spare) =>
+    return [steps <= MIDDLE, steps > MIDDLE].flatMap((spare) =>
       CLASSIC.map((rule) => ({ rule, urgency: NEVER, spare })),
     )
-  return steps <= SMALL ? ofSmall : steps <= MIDDLE ? ofMiddle : ofLarge
+  return steps <= MIDDLE ? ofSmall : steps <= LARGE ? ofMiddle : ofLarge
 }
 
 const CLASSIC: RuleName[] = ['tail', 'early', 'due', 'clean', 'dish', 'shaken', 'oneByOne']

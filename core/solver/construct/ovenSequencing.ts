@@ -1,6 +1,7 @@
 import type { MActivity, Model, MStation } from '../model/model'
 import type { TimeLag } from '../model/temporalNetwork'
 import type { HeadsAndTails } from '../model/headsAndTails'
+import { PARAMS } from '../params'
 
 /** One step that wants heat. It begins where a shared while before its first heat does. */
 export interface Bake {
@@ -44,9 +45,7 @@ interface Heat {
 }
 
 const NONE = -1
-/** Into how many parts each unit of an oven's room is cut, so that all amounts are whole, or nearly. */
-const PARTS = [1, 2, 3, 4, 6, 8, 10, 12]
-const MANY = 60
+const { PARTS, MANY } = PARAMS.ovenSequencing
 const CLOSE = 1e-6
 const whole = (x: number) => Math.abs(x - Math.round(x)) < CLOSE
 

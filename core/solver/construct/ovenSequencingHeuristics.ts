@@ -1,9 +1,8 @@
 import type { Bake, OvenSequencing } from './ovenSequencing'
 import { below, type Random } from '../structures/random'
+import { PARAMS } from '../params'
 
-/** Orders that the search begins from, each improved by so many changes a bake as if ovens were all. */
-const BEGINNINGS = 10
-const CHANGES = 30
+const { BEGINNINGS, CHANGES } = PARAMS.ovenSequencingHeuristics
 /** By temperature, upwards (1) or downwards (-1), all that agrees on one together; in it what is urgent first. */
 export function byTemperature(
   { bakes }: OvenSequencing,

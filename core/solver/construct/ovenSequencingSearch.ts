@@ -4,17 +4,10 @@ import type { Encoding } from '../sgs/encoding'
 import { markPresent, type Model, dishOf } from '../model/model'
 import { below, type Random } from '../structures/random'
 import { headsAndTails } from '../model/headsAndTails'
+import { PARAMS } from '../params'
 
-/** How many good orders are put together, in the first of the ways. */
-const BEST = 5
-const FIRST_WAYS = 4
-/** How likely a change is one of priorities rather than of the order; and by how many seconds at most. */
-const SAME_ORDER = 0.5
-const FURTHEST = 1200
-/** How likely a change is put together in any way rather than in the one that did best so far. */
-const ANY_WAY = 0.3
-/** Changes in a row that cannot lead to anything better before it is given up. */
-const PATIENCE = 200
+const { TWICE, BEST, FIRST_WAYS, SAME_ORDER, FURTHEST, ANY_WAY, PATIENCE } =
+  PARAMS.ovenSequencingSearch
 
 /** How a schedule is put together around an order, see `Encoding`; `timed`: no bake before its turn. */
 interface Way {
@@ -130,7 +123,7 @@ export class OvenSequencingSearch {
     if (random() < SAME_ORDER) return { order: best.order, extra: this.nudged(best.extra), way }
     for (let k = 0; k < PATIENCE; k++) {
       let order = changed(best.order, random)
-      if (random() < 0.3) order = changed(order, random)
+      if (random() < TWICE) order = changed(order, random)
       if (this.sequence.lengthOf(order) < this.limit) return { order, extra: best.extra, way }
     }
     return { order: best.order, extra: this.nudged(best.extra), way }

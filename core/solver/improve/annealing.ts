@@ -3,19 +3,9 @@ import type { Model } from '../model/model'
 import type { Random } from '../structures/random'
 import type { SerialSchedule } from '../sgs/serialScheduleGeneration'
 import { encodeSchedule } from '../sgs/encodeSchedule'
+import { PARAMS } from '../params'
 
-/**
- * Decodes after a kick before it is judged, and between two kicks, half to one and a half times.
- * More kicks (one in 50) cost large sessions 2 % at 20 s and gained small ones nothing.
- */
-const EXCURSION = 40
-const AT_HOME = 150
-/** How much of a worsening, as a share, an excursion may easily leave behind. */
-const TOLERANCE = 0.003
-/** The highest temperature of annealing, as a share of the energy. */
-const HEAT = 0.002
-/** Temperature of an excursion, as a share of the highest. */
-const AWAY = 0.2
+const { EXCURSION, AT_HOME, TOLERANCE, HEAT, AWAY } = PARAMS.annealing
 /** Which of the schedules tried the search goes on from: annealing, with excursions. */
 export class Annealing {
   /** What the next schedule is put together from. */

@@ -2,20 +2,28 @@ import { copyEncoding, forgetWishes, otherMode, WISHES, type Encoding } from '..
 import { BRIEF } from '../../plan'
 import { dishOf, NEVER, type Model } from '../model/model'
 import { below, type Random } from '../structures/random'
+import { PARAMS } from '../params'
 
-/** How likely it is that the whole schedule is put together anew around a change. */
-const ANEW = 0.3
-/** The widest stretch, either side, that is left free around a change; and the furthest squeeze. */
-const WIDEST = 0.3
-const FURTHEST = 0.3
-const LEAST_SHIFT = 15
-/** The same where what was put off is to stay so; and how often nothing else then comes earlier. */
-const ANEW_GATHERING = 0.06
-const STILL = 0.5
-/** How many of those begin with work that stands alone between other dishes. */
-const LONELY = 0.6
-/** How many of the moves gather, where that is what is wanted. */
-const GATHER = 0.5
+const {
+  ANEW,
+  WIDEST,
+  FURTHEST,
+  LEAST_SHIFT,
+  ANEW_GATHERING,
+  STILL,
+  LONELY,
+  GATHER,
+  MOVES,
+  KICKS,
+  MOVED_TOO,
+  FORGOTTEN,
+  GATHERED,
+  SAME_HANDS,
+  JUMPS,
+  DRIFT,
+  URGENCIES,
+  PATIENCES,
+} = PARAMS.moves
 
 /** Changes of encoding: small ones to improve a schedule, and large ones to get away from it. */
 export class Moves {
@@ -39,13 +47,13 @@ export class Moves {
     for (let m = 0; m < moves; m++) {
       const dice = random()
       if (gathers && random() < GATHER) this.gather(candidate, current)
-      else if (dice < 0.12 && model.choices.length) this.otherOption(candidate, current)
-      else if (dice < 0.24)
+      else if (dice < MOVES.option && model.choices.length) this.otherOption(candidate, current)
+      else if (dice < MOVES.mode)
         otherMode(model, random, candidate, below(random, model.activities.length))
-      else if (dice < 0.4) this.shiftDish(candidate, length)
-      else if (dice < 0.41) candidate.spare = !candidate.spare
-      else if (dice < 0.43) candidate.urgency = [0, 120, 300, 1200, NEVER][below(random, 5)]!
-      else if (dice < 0.53) this.otherStation(candidate)
+      else if (dice < MOVES.dish) this.shiftDish(candidate, length)
+      else if (dice < MOVES.spare) candidate.spare = !candidate.spare
+      else if (dice < MOVES.urgency) candidate.urgency = URGENCIES[below(random, URGENCIES.length)]!
+      else if (dice < MOVES.station) this.otherStation(candidate)
       else this.shiftOne(candidate, length)
     }
     if (random() < (gathers ? ANEW_GATHERING : ANEW)) {
@@ -66,12 +74,12 @@ export class Moves {
     const length = lengthOf(model, current)
     for (let kicks = 1 + below(random, 2); kicks > 0; kicks--) {
       const dice = random()
-      if (dice < 0.5 && model.choices.length) {
+      if (dice < KICKS.option && model.choices.length) {
         const i = this.otherOption(candidate, current)
-        if (i >= 0 && random() < 0.5) this.placeDish(candidate, i, length)
+        if (i >= 0 && random() < MOVED_TOO) this.placeDish(candidate, i, length)
       } else {
         const i = below(random, model.activities.length)
-        if (dice < 0.75) otherMode(model, random, candidate, i)
+        if (dice < KICKS.mode) otherMode(model, random, candidate, i)
         this.placeDish(candidate, i, length)
       }
     }
@@ -101,7 +109,7 @@ export class Moves {
       const free = start < 0 || candidate.priority[i] !== start || Math.abs(start - centre) <= width
       candidate.floor[2 * i] = free ? 0 : start < centre ? start : Math.max(0, start - shift)
       candidate.floor[2 * i + 1] = free ? 0 : end < centre ? end : Math.max(0, end - shift)
-      if (free && random() < 0.5) forgetWishes(candidate, i)
+      if (free && random() < FORGOTTEN) forgetWishes(candidate, i)
     }
   }
 
@@ -133,8 +141,8 @@ export class Moves {
   private gather(candidate: Encoding, current: Encoding): void {
     const { model, random } = this
     const dice = random()
-    if (dice < 0.05) candidate.patience = [0, 60, 180, 600][below(random, 4)]!
-    else if (dice < 0.1) candidate.inOrder = !candidate.inOrder
+    if (dice < GATHERED.patience) candidate.patience = PATIENCES[below(random, PATIENCES.length)]!
+    else if (dice < GATHERED.inOrder) candidate.inOrder = !candidate.inOrder
     const i = random() < LONELY ? this.lonely(current) : below(random, model.activities.length)
     const at = i < 0 ? -1 : current.at[2 * i]!
     if (at < 0 || !this.takesHands(i)) return
@@ -146,7 +154,7 @@ export class Moves {
     const before = current.at[2 * j]! < at
     candidate.priority[i] = candidate.priority[j]! + (before ? 0.5 : -0.5)
     const who = candidate.cook[WISHES * j + this.handsPhase(j)]!
-    if (random() < 0.7) candidate.cook.fill(who, WISHES * i, WISHES * (i + 1))
+    if (random() < SAME_HANDS) candidate.cook.fill(who, WISHES * i, WISHES * (i + 1))
     if (!before) this.waiting.set(i, Math.max(0, current.at[2 * j]! - model.activities[i]!.min))
   }
 
@@ -185,7 +193,7 @@ export class Moves {
     const { model, random } = this
     const i = below(random, model.activities.length)
     // Half of the moves jump next to another activity, half drift a little.
-    if (random() < 0.5) {
+    if (random() < JUMPS) {
       const other = below(random, model.activities.length)
       candidate.priority[i] = candidate.priority[other]! + (random() < 0.5 ? -0.5 : 0.5)
     } else candidate.priority[i]! += this.drift(length)
@@ -210,7 +218,7 @@ export class Moves {
   }
 
   private drift(length: number): number {
-    return (this.random() - 0.5) * (0.05 + 0.5 * this.random()) * length
+    return (this.random() - 0.5) * (DRIFT.least + DRIFT.more * this.random()) * length
   }
 }
 

@@ -2,35 +2,23 @@ import type { FirstSchedules } from './firstSchedules'
 import type { Learning } from './learning'
 import type { SearchState } from './searchState'
 import { STRATEGIES, type Contribution, type Strategy, type StrategyName } from './strategy'
+import { PARAMS } from '../params'
 
-/** Schedules that are put together before learning helps to go on with what has begun. */
-const STUCK = 8
-/**
- * Up to so many steps learning begins after SOON decodes; otherwise after the priority rules and so
- * many more decodes, or attempts to place something. (Twelve sessions of 9 dishes at 1 s: 7.6 %
- * above the best known instead of 9.0 %.)
- */
-const SMALL = 72
-const SOON = 20
-const WARM_UP = 150
-const WARM_UP_WORK = 100_000
-/** Every how many steps is for learning: of small sessions it soon knows more than any order tried. */
-const LEARNED = { small: 2, large: 3 }
-/** Of so many lessons one is everywhere and one at the bound. */
-const CYCLE = 10
-const EVERYWHERE = 8
-const AT_BOUND = 9
-/**
- * Not in larger sessions while it is fewer steps than these that the plan has become shorter: both
- * mostly end without a result there.
- */
-const FRESH = 60
-/** When copies of the problem are looked at that the search reaches otherwise. */
-const COPIES_AT = 3
-/** Steps without improvement after which the other objectives have a share, if half of all too. */
-export const STALE = 600
-/** What that share is: of steps, where the first objective is settled, and where it is not. */
-const REFINED = { settled: 2, open: 12 }
+const {
+  STUCK,
+  SOON,
+  WARM_UP,
+  WARM_UP_WORK,
+  LEARNED,
+  CYCLE,
+  EVERYWHERE,
+  AT_BOUND,
+  FRESH,
+  COPIES_AT,
+  REFINED,
+} = PARAMS.allocator
+const { SMALL } = PARAMS.sizes
+export const { STALE } = PARAMS.allocator
 
 /**
  * Who has the next step. An earlier plan is kept to in the first one and copies are looked at in the third.

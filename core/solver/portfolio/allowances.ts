@@ -1,17 +1,8 @@
 import { compareValues } from '../../plan'
 import type { Problem } from '../../problem'
+import { PARAMS } from '../params'
 
-/** A change of dish weighs as much as so many seconds, while searching. */
-const CHANGE_OF_DISH = 60
-/** Weight of each further objective against the one before it, while searching. */
-const STEP = 0.02
-/** A second beyond what an allowance leaves free, against one of what is being made small. */
-const BEYOND = 5
-/** The same of one that it does leave free: long plans that are as calm lead nowhere. */
-const SPENT = 0.1
-
-/** The share of an allowance that is made use of at first: what is found so leads further than all at once. */
-const FIRST = 0.4
+const { CHANGE_OF_DISH, STEP, BEYOND, SPENT, FIRST } = PARAMS.allowances
 
 /**
  * Which objective is being made small, and what those before it may be meanwhile: first all strictly in

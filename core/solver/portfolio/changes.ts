@@ -1,8 +1,8 @@
 import type { Plan } from '../../plan'
 import type { PlanBody } from '../model/planBody'
+import { PARAMS } from '../params'
 
-/** A step may begin so many seconds earlier or later and still count as the same. */
-const SAME = 60
+const { SAME } = PARAMS.changes
 
 /**
  * How many steps of an earlier plan a new one changes: left out, done in another way, by

@@ -8,14 +8,9 @@ import { lateness, valuesOfSchedule } from '../sgs/scheduleObjective'
 import { SerialSchedule } from '../sgs/serialScheduleGeneration'
 import type { Random } from '../structures/random'
 import type { Incumbent } from './incumbent'
+import { PARAMS } from '../params'
 
-/** A second of lateness weighs as much as this many of the first objective. */
-const LATE = 50
-/**
- * A schedule that takes so many times the attempts of the first one that came out is given up: in
- * sessions of 40 dishes eight of the first orders took as long as a hundred others, and failed.
- */
-const TANGLED = 4
+const { LATE, TANGLED } = PARAMS.decoder
 
 /** A schedule that came out. */
 interface Assembled {

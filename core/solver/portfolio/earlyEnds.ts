@@ -1,7 +1,7 @@
 import type { Problem } from '../../problem'
+import { PARAMS } from '../params'
 
-/** Closings that are tried as an end of the session, at most. */
-const MOST = 4
+const { MOST } = PARAMS.earlyEnds
 
 /**
  * Copies of a problem in which all is over before a station closes that is held to the end: the search

@@ -8,9 +8,9 @@ import { breachesOf, type PlanBody } from '../model/planBody'
 import { Allowances } from './allowances'
 import { changesFrom } from './changes'
 import { firstObjective, inContract, postponed, type FirstObjective } from './firstObjective'
+import { PARAMS } from '../params'
 
-/** What each step changed from an earlier plan counts for, in seconds of an objective. */
-const CHANGE = 60
+const { CHANGE } = PARAMS.incumbent
 
 export interface Found {
   body: PlanBody

@@ -1,10 +1,8 @@
 import type { Problem } from '../../problem'
 import { Search } from './search'
+import { PARAMS } from '../params'
 
-/** Steps of a search for a plan without one of the limits, before that is left open. */
-const STEPS = 60
-/** Limits that are tried at most. */
-const MOST = 60
+const { STEPS, MOST } = PARAMS.infeasibleSubset
 
 interface Limit {
   words: string

@@ -4,11 +4,9 @@ import type { Standing } from '../lcg/model/planFromSolution'
 import { LcgSolver } from '../lcg/search/lcgSolver'
 import type { SearchState } from './searchState'
 import type { Strategy } from './strategy'
+import { PARAMS } from '../params'
 
-/** Conflicts of one lesson. */
-const LESSON = 60
-/** How far above the bound a proof is tried, as a share of the gap. */
-const RAISE = 0.1
+const { LESSON, RAISE } = PARAMS.learning
 /** Proven by exhaustion: which requirements clash is then another question. */
 export const NO_ORDER =
   'a search through every order of the steps found none that meets all requirements together'

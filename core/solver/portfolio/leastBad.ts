@@ -2,6 +2,7 @@ import { brokenBy, limitsOf, NONE, relaxed, type Broken, type Plan } from '../..
 import type { Problem } from '../../problem'
 import { Search } from './search'
 import { planOf } from '../model/planBody'
+import { PARAMS } from '../params'
 
 /** The plan that breaks least where none keeps everything. */
 export interface LeastBad {
@@ -10,12 +11,7 @@ export interface LeastBad {
   broken: Broken[]
 }
 
-/** Decodes for the plan without any limits, for each try to bring one back, and for the last. */
-const FIRST = 150
-const TRY = 60
-const LAST = 200
-/** How far a limit is brought back where it cannot be kept: to half of the excess, a quarter and so on. */
-const HALVES = 4
+const { FIRST, TRY, LAST, HALVES } = PARAMS.leastBad
 
 /**
  * A plan for a problem of which none keeps all limits: waits of food and pinned starts are kept before

@@ -1,12 +1,11 @@
 import { isLcgObjective } from '../lcg/model/objectives'
 import { LcgSolver } from '../lcg/search/lcgSolver'
-import { LARGE } from '../lcg/model/sessionModel'
 import type { Model } from '../model/model'
 import type { Random } from '../structures/random'
 import type { PlanBody } from '../model/planBody'
+import { PARAMS } from '../params'
 
-/** What comes between two steps is known only where most pairs of them have an order. */
-const EVERY_PAIR = { hands: 64, large: LARGE, uses: 8 }
+const { EVERY_PAIR, CYCLE, EVERYWHERE, AT_BOUND, RAISE, SWITCHING } = PARAMS.refinement
 
 /**
  * The objectives after the first, one after the other: each is made small by clause learning
@@ -65,18 +64,18 @@ export class Refinement {
     const { lcg } = this
     lcg.expired = this.expired
     lcg.tell(body)
-    const turn = this.lessons++ % 6
+    const turn = this.lessons++ % CYCLE
     const found =
-      turn === 4
+      turn === EVERYWHERE
         ? lcg.explore(conflicts)
-        : turn === 5
-          ? lcg.raiseBound(conflicts, 0.2)
+        : turn === AT_BOUND
+          ? lcg.raiseBound(conflicts, RAISE)
           : lcg.improve(conflicts)
     this.fruitless = found ? 0 : this.fruitless + 1
     const last = this.stage + 1 >= this.model.problem.objective.length
     // Whether it could be less may be as hard to say as whether the session could be shorter.
     if (lcg.exhausted) this.begin(this.stage + 1, values)
-    else if (!last && this.fruitless > patience * (switching ? 3 : 1)) {
+    else if (!last && this.fruitless > patience * (switching ? SWITCHING : 1)) {
       this.skipped = true
       this.begin(this.stage + 1, values)
     }

@@ -3,13 +3,10 @@ import type { Learning } from './learning'
 import { Refinement } from './refinement'
 import type { SearchState } from './searchState'
 import type { Strategy } from './strategy'
+import { PARAMS } from '../params'
 
-/** Conflicts of one lesson. */
-const LESSON = 60
-/** Fruitless lessons about one objective before the next, while the plan may get shorter and after. */
-const PATIENCE = [6, 24]
-/** For how many steps a lesson about the other objectives counts, which takes that much longer. */
-const LESSON_STEPS = 20
+const { PATIENCE, LESSON_STEPS } = PARAMS.refining
+const { LESSON } = PARAMS.learning
 
 /** The objectives after the first, of a session that can be learned whole and has not begun. */
 export class Refining implements Strategy {

@@ -15,13 +15,9 @@ import { searchesAll } from './proofScope'
 import { Refining } from './refining'
 import { SearchState } from './searchState'
 import type { Contribution, Strategy, StrategyName } from './strategy'
+import { PARAMS } from '../params'
 
-/** Steps without improvement after which a proven optimum is thought as good as it gets. */
-const SETTLED = 2000
-/** Steps without a plan after which it is seen whether there can be one. */
-const FIRST = 6
-/** For how many steps a copy of the problem is searched. */
-const COPIED = 150
+const { SETTLED, FIRST, COPIED } = PARAMS.search
 
 /**
  * A search, one step of one strategy at a time. It holds no clock: who runs it decides how long.

@@ -7,9 +7,9 @@ import { NO_ORDER } from './learning'
 import { Search } from './search'
 import type { Contribution, StrategyName } from './strategy'
 import { planOf } from '../model/planBody'
+import { PARAMS } from '../params'
 
-/** Milliseconds to find out what an infeasible problem founders on. */
-const CLASH_MS = 2000
+const { CLASH_MS } = PARAMS.solve
 
 export interface SolveOptions {
   /** Wall time to spend; without `seconds` and `iterations` five seconds. */

@@ -3,12 +3,11 @@ import { NEVER, type MActivity, type MHold, type MMode } from '../model/model'
 import { PhaseTiming, TAKEN } from './phaseTiming'
 import type { PartialSchedule } from './partialSchedule'
 import { FINISHED, StationChoice, type Pick } from './stationChoice'
+import { PARAMS } from '../params'
 
 const DONE = -1
 const LATE = -2
-/** Starts tried for one activity before giving up: far above what a real session needs. */
-const TRIES = 400
-const PROBES = 40
+const { TRIES, PROBES } = PARAMS.placement
 const NONE: [MHold, Pick][] = []
 
 /** Finds the earliest start of one activity in a schedule and writes it there. */

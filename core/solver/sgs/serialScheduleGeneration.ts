@@ -4,15 +4,10 @@ import { placeFacts } from './factPlacement'
 import { PartialSchedule } from './partialSchedule'
 import { Placement } from './placement'
 import { UnderWay } from './underWay'
+import { PARAMS } from '../params'
 
-/**
- * How often something that comes too late only has what it follows put off. From then on, or when
- * it is late again, it goes before all else, which takes ovens from what should have had them
- * first. (16 sessions of 9 dishes, after 60,000 attempts to place something without learning:
- * 6.4 % above the best known instead of 7.4 %.) Above so many steps nothing is gained by it.
- */
-const PATIENCE = 8
-const MIDDLE = 80
+const { PATIENCE } = PARAMS.serialScheduleGeneration
+const { MIDDLE } = PARAMS.sizes
 
 /**
  * Serial schedule generation for minimum and maximum lags: activities are taken by priority

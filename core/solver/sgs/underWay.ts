@@ -1,14 +1,8 @@
 import { isOver, NEVER, type MActivity } from '../model/model'
 import type { PartialSchedule } from './partialSchedule'
+import { PARAMS } from '../params'
 
-/**
- * How often each may go first for the sake of what cannot be put off, in one schedule of a session
- * under way: what fails as often comes out no better later. (At 72 moments of eight sessions no
- * plan after 100 ms at eight without going first, at five with once, two with twice, none with four.)
- */
-const FIRST = 8
-/** How often it goes first before what is under way is asked to let it pass. */
-const PASS_BY = 3
+const { FIRST, PASS_BY } = PARAMS.underWay
 
 /**
  * How a schedule goes on: with the same again from the beginning (`anew`), with what is to go first now

@@ -4,9 +4,9 @@ import { holds } from './sequenceCuts'
 import { cleanSeconds } from '../model/disjunctive'
 import type { Literal } from '../engine/trail'
 import type { SessionModel, Touch } from '../model/sessionModel'
+import { PARAMS } from '../../params'
 
-/** How many stretches back from one it is said beforehand where hands are washed for it. */
-const BACK = 6
+const { BACK } = PARAMS.pauseCuts
 
 /** Stretches of one cook in their order: between some two of them hands must be free for so long. */
 export interface Pause {

@@ -3,13 +3,9 @@ import type { Engine } from '../engine/engine'
 import type { Literal } from '../engine/trail'
 import { washSeconds } from '../model/washing'
 import type { LWash, Place, SessionModel, Touch, Use } from '../model/sessionModel'
+import { PARAMS } from '../../params'
 
-/**
- * Seconds between two touches of one cook within which they get an order too where others meet. (Of
- * 0, 300, 1200 and 3000: after 2 s 16 sessions of 9 dishes stand 0.7, 0.7, 0.3 and 0.3 % above the
- * best known, and after 10 s twelve of 18 dishes 3.0, -, 3.5 and 1.9 %.)
- */
-const NEAR = 3000
+const { NEAR } = PARAMS.sequenceCuts
 
 /**
  * In a large session, uses that follow each other on a washed place, their order never asked for,

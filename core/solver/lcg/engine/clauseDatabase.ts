@@ -1,11 +1,11 @@
 import type { ExplainedBounds } from './explainedBounds'
 import { grown } from '../../structures/growingArray'
 import { Rows } from './rows'
+import { PARAMS } from '../../params'
 
 /** Words before the literals of a clause: length, and activity (0: not learned). */
 const HEAD = 2
-/** Learned clauses kept before the first clearing. */
-const KEEP = 4000
+const { KEEP, MORE } = PARAMS.clauseDatabase
 
 /** Clauses over bounds, each watched by two of its literals; those learned from conflicts are nogoods. */
 export class ClauseDatabase {
@@ -62,7 +62,7 @@ export class ClauseDatabase {
       this.add(boundLiterals, age > 0)
       this.memory[clause + 1] = age
     }
-    this.limit += 500
+    this.limit += MORE
   }
 
   /** The literals that are not false, or undefined where one is true. */

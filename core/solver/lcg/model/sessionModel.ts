@@ -5,6 +5,7 @@ import { Engine } from '../engine/engine'
 import { horizonOf } from '../../model/horizon'
 import type { Literal } from '../engine/trail'
 import type { PlanBody } from '../../model/planBody'
+import { PARAMS } from '../../params'
 
 /** A phase of one mode: from one boundary variable to the next, and who may do it. */
 export interface LPhase {
@@ -148,9 +149,8 @@ export interface Scope {
   /** How many places apart on a washed station two uses then have an order. */
   uses: number
 }
-/** Activities above which a session is not learned whole. */
-export const LARGE = 160
-const SCOPE: Scope = { hands: 16, large: LARGE, uses: 8 }
+const { SCOPE } = PARAMS.sessionModel
+export const { LARGE } = PARAMS.sizes
 
 /** Variables, lags, options, modes, cooks and places; who excludes whom is added on top. */
 export function buildSessionModel(

@@ -5,12 +5,12 @@ import { ALWAYS } from '../engine/literals'
 import type { Decisions } from './decisions'
 import type { Literal } from '../engine/trail'
 import type { OrderEnd, SessionModel, Touch } from '../model/sessionModel'
+import { PARAMS } from '../../params'
 
 /** What a neighbourhood lies around: anything, where a cook's work begins or ends, or a change of dish. */
 export type Around = 'anything' | 'ends' | 'changes'
 
-/** How often what is free lies together in time: of all, only the ends of it count, or its changes. */
-const NEAR = { anything: 0.4, ends: 0.7, changes: 0.6 }
+const { NEAR, ANYWHERE, DISHES } = PARAMS.largeNeighbourhood
 
 /** Bound literals to be held as far as they can be. */
 export type Held = [number, number][]
@@ -101,7 +101,7 @@ export class LargeNeighbourhood {
   private centre(length: number, around: Around): number {
     const { model, random } = this
     const anywhere = random() * length
-    if (around === 'anything' || random() < 0.2) return anywhere
+    if (around === 'anything' || random() < ANYWHERE) return anywhere
     const list = this.touchesOf(below(random, model.cooks.length))
     if (!list.length) return anywhere
     if (around === 'changes') {
@@ -146,7 +146,7 @@ export class LargeNeighbourhood {
         .map((a) => a.index)
         .sort((a, b) => Math.abs(startOf(a) - centre) - Math.abs(startOf(b) - centre))
       for (const i of order.slice(0, wanted)) free.add(i)
-    } else if (kind < 0.8 || !session.places.length) {
+    } else if (kind < DISHES || !session.places.length) {
       const dishes = [...new Set(model.problem.activities.map((a) => a.dish ?? a.id))]
       if (about === 'changes')
         for (const t of this.changeOf(this.touchesOf(below(random, model.cooks.length)))) {

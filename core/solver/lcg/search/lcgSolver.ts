@@ -16,6 +16,7 @@ import { horizonOf, latestBeginning } from '../../model/horizon'
 import { buildSessionModel, type Scope, type SessionModel } from '../model/sessionModel'
 import { breachesOf, type PlanBody } from '../../model/planBody'
 import { strictValue, valuesOfBody } from '../../model/objective'
+import { PARAMS } from '../../params'
 
 /** Objectives that whatever comes later makes less, rather than what comes earlier. */
 const LATE: ReadonlySet<LcgObjective> = new Set(['handsSpread', 'lateStart'])
@@ -25,34 +26,11 @@ const MAKESPAN: readonly LcgObjective[] = ['makespan']
 /** What it pays to search around, other than anything. */
 const AROUND: Partial<Record<LcgObjective, Around>> = { handsSpread: 'ends', switches: 'changes' }
 
-/** How much shorter a plan a search everywhere is asked for, as shares of the gap to the bound. */
-const EXPLORE = [0, 0.05, 0.2, 0.4]
+const { EXPLORE, FIRST, UNLIMITED, MENDS, CUTS, MEND, SPARE, BUILD_MS } = PARAMS.lcgSolver
+const { FEW } = PARAMS.sizes
 
-/**
- * While there is no plan, how long a first one may be, in bounds, in turn: without any limit an order
- * that cannot be pushes everything later by seconds until the end of time.
- */
-const FIRST = [1.5, 2.5, 6, 12]
-/** How often none is set, which alone can prove that there is no plan: in small sessions and large. */
-const UNLIMITED = [4, 32]
-const SMALL = 60
-
-/** How often a solution that breaks a rule is mended, and conflicts for each time. */
-const MENDS = 6
-/** Missing pauses for hand washing that are said at once. */
-const CUTS = 40
-const MEND = 12
-
-/**
- * Booleans kept for what is said later: one for every two stretches of hands work, within limits.
- * Where they run out, nothing new can be said, and the same broken solutions come again and again.
- */
-const SPARE = [8000, 40_000] as const
 const spareFor = ({ touches }: SessionModel) =>
   Math.min(SPARE[1], Math.max(SPARE[0], touches.length ** 2 / 2))
-
-/** Milliseconds that building takes, per activity squared. */
-const BUILD_MS = 0.08
 
 /** What the solver may leave out from the beginning, and what it is to make small. */
 export interface LcgOptions {
@@ -232,7 +210,7 @@ export class LcgSolver {
   }
 
   private firstTarget(): Held[number] | undefined {
-    const often = UNLIMITED[this.model.activities.length > SMALL ? 1 : 0]!
+    const often = UNLIMITED[this.model.activities.length > FEW ? 1 : 0]!
     const turn = this.first++
     return turn % often === often - 1 ? undefined : this.atMost(FIRST[turn % FIRST.length]!)
   }

@@ -1,31 +1,9 @@
 import { below, type Random } from '../../structures/random'
 import type { Outcome } from '../engine/engine'
+import { PARAMS } from '../../params'
 
-/** Activities that a neighbourhood leaves free at first, but at most such a share of all. */
-const FREE = 17
-const LARGEST_FIRST = 0.25
-/** The least and the most that is left free, as shares, and how much more or less next time. */
-const SMALLEST = 0.03
-const LARGEST = 0.8
-const LARGER = 1.06
-const SMALLER = 0.93
-
-/** How much shorter a plan a neighbourhood is asked for, as shares of the gap to the bound. */
-const STEPS = [0, 0.02, 0.06, 0.15]
-/**
- * The widest gap that counts for that, as a share of the plan, where a session is learned whole: of 533
- * neighbourhoods asked for 2 % of a gap of 2000 s or more eight gave a plan, and 217 took all their conflicts.
- */
-const CLOSE = 0.03
-
-/**
- * Each time so many neighbourhoods have given nothing shorter, the next ones may take as many conflicts again as
- * the first, up to so many times: about half a second, as nobody who calls is heard in between. (Six sessions
- * of 18 dishes, two seeds, after 10, 15 and 20 s: 4.7, 3.9 and 2.8 % above the best known where all take the same,
- * 4.3, 2.6 and 1.9 % so.) Not where a session is learned in part.
- */
-const DRY = 10
-const LONGEST = 10
+const { FREE, LARGEST_FIRST, SMALLEST, LARGEST, LARGER, SMALLER, STEPS, CLOSE, DRY, LONGEST } =
+  PARAMS.lnsAdaptation
 
 /**
  * Adaptation of the large neighbourhood search: what the next neighbourhood is to be like: how much of the plan it leaves free, how much less than the best

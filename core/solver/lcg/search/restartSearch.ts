@@ -1,23 +1,9 @@
 import type { Decisions } from './decisions'
 import type { Engine, Outcome } from '../engine/engine'
 import type { Held } from './largeNeighbourhood'
+import { PARAMS } from '../../params'
 
-/** Decisions between two attempts to have everything else as early as it goes. */
-const TRY_AFTER = 40
-
-/** Conflicts between two restarts where nothing is held, times a term of a sequence. */
-const RESTART = 60
-
-/**
- * Bounds that one search may follow: so many times what the usual one that ends in a solution does, but
- * at least so many, and so many more for each activity. Without a limit bounds creep upwards by seconds
- * where the length asked for is hopeless: one lesson on 40 dishes took 17 s.
- */
-const TIMES = 3
-const LEAST = 10_000
-const EACH = 100
-/** How much the latest search with a solution counts for the usual one. */
-const LATEST = 0.1
+const { TRY_AFTER, RESTART, TIMES, LEAST, EACH, LATEST } = PARAMS.restartSearch
 
 /** Searches for solutions with restarts, one after another, on what has been learned so far. */
 export class RestartSearch {
@@ -62,7 +48,7 @@ export class RestartSearch {
     engine.backtrack(0)
     engine.tidy()
     let restart = engine.conflicts + RESTART * luby(++this.restarts)
-    let sinceTry = TRY_AFTER
+    let sinceTry: number = TRY_AFTER
     for (let turn = 0; ; turn++) {
       if ((turn & 31) === 31 && expired()) return 'limit'
       if (!engine.propagate()) {
