@@ -5,7 +5,7 @@ import { PRODUCTS } from './references'
 
 /** `Onions and peppers in, 10 min`: things, and for how long. */
 const THINGS_IN =
-  /^([a-z]+(?:(?:,| &| \+)? (?!in\b)[a-z]+){0,12}) in(?:[,:]? (?:for )?(?=(\d[\d-]{0,6} ?(?:minutes?|mins?|hours?|hrs?|h|m)\b))\2|(?=[.;,]|$))/i
+  /^([a-z]+(?:(?:,| &| \+)? (?!in\b)[a-z]+){0,12}) in(?:[,:]? (?:for )?(?=((?:the (?:last|final) )?\d[\d-]{0,6} ?(?:minutes?|mins?|hours?|hrs?|h|m)\b))\2|(?=[.;,]|$))/i
 const LAST_MINUTES = String.raw`for the (?:last|final) (\d{1,3})(?: ?(?:minutes?|mins?))?(?=[.,;]|$)`
 const IN_CHUNKS = String.raw`(?:, (?:cut )?in(?:to)? [a-z]+,)?`
 /** `They go in beside the chicken for the last 50 minutes`. */
@@ -26,16 +26,22 @@ const INTO_DISH =
   /^([a-z]+(?: [a-z]+)?) (in(?:to)? (?:an?|the) (?:[a-z-]+ ){0,3}(?:dish|tin|tray|bowl|pot|pan|casserole))\b/i
 /** Words that stand for no food, and those that begin a command or what belongs to one. */
 const THEY = /^(?:it|they)$/i
-const NO_FOOD = /^(?:it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
+const NO_FOOD =
+  /^(?:sit|pop|perch|it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
 const namesFood = (words: string) => {
   const [first = ''] = words.toLowerCase().split(/[ ,]/)
-  return !VERB_OF.has(first) && !NO_FOOD.test(words)
+  return (!VERB_OF.has(first) || FOOD_ALONE.test(words)) && !NO_FOOD.test(words)
 }
+/** Foods that are commands as well, where nothing else is said. */
+const FOOD_ALONE = /^(?:the )?(?:butter|flour|oil|cream|salt|mince)$/i
 const the = (words: string) => `the ${lowerFirst(words.replace(/^the /i, ''))}`
 
 /** `Garlic goes in for the last minute`. */
 const GOES_IN_FOR =
   /^((?:the )?[a-z]+(?:(?:,| and| &) (?:the )?[a-z]+)*) (?:go(?:es)? in|is added|are added) for (?:(?:the )?(?:last|final) (minute|\d+ ?(?:min(?:ute)?s?)?)|(an?other|an?|\d+) (min(?:ute)?s?))(?=[.,;]|$)/i
+/** `Sweat gently for 10`, `simmer for 20-25`: minutes go without saying. */
+const SOME_MINUTES =
+  /(\b(?:sweat|soften|simmer|fry|cook|boil|steam|bake|roast|grill|rest|bubble|poach)\b[^.;,\d]{0,30} for (?:about |another |a further )?\d{1,2}(?:-\d{1,2})?)(?=[.,;)]|$)/gi
 /** `Get a large saucepan on a medium heat with the oil in it`. */
 const PAN_WITH =
   /^(?:get|put|set) (an? (?:[a-z-]+ ){0,2}(?:pan|pot|saucepan|skillet|wok|casserole)) (?:on|over) (an? (?:[a-z-]+ )?heat) with (the [a-z ]{3,30}?)(?: in(?: it)?)?(?=[.,;]|$)/i
@@ -59,10 +65,25 @@ export function withTheirTimes<S extends { text: string }>(
 /** What a cook says in few words, who leaves out the verbs, as commands. */
 export const inCommands = (text: string): string =>
   text
+    .replace(/(?<=[a-z]) & (?=[a-z])/gi, ' and ')
+    .replace(/\bfish (it|them)\b/gi, (whole, what: string) =>
+      whole.startsWith('F') ? `Lift ${what}` : `lift ${what}`,
+    )
+    .replace(/\b((?:stir|mix|combine|blend) the rub) together/i, '$1 ingredients together')
+    .replace(/^bowl up\b/i, 'Ladle into bowls')
+    .replace(/^(?:bin|chuck out) (?=the|it|them)/i, 'Discard ')
+    // `Season, tear in the basil`: no cut on a board.
+    .replace(/(?<=, |\band )tear in (?:the |some )?(?=[a-z])/i, 'add the torn ')
+    // `Butter in with the leeks and celery`.
+    .replace(/^([a-z]+(?: [a-z]+)?) in with (?=(?:the|an?|some) )/i, (whole, what: string) =>
+      namesFood(what) ? `Add ${the(what)}, ` : whole,
+    )
+    // `Sweat gently for 10.`
+    .replace(SOME_MINUTES, '$1 minutes')
     // `Beans, tomatoes, chipotle in.`, `Garlic and spices in, 1 min`.
     .replace(THINGS_IN, (whole, what: string, time: string | undefined) =>
       namesFood(what)
-        ? `Add ${lowerFirst(what)}${time === undefined ? '' : `, cook ${time}`}`
+        ? `Add ${lowerFirst(what)}${time === undefined ? '' : `, cook for ${time.replace(/^the (?:last|final) /i, '')}`}`
         : whole,
     )
     .replace(GO_IN, (whole, what: string, minutes: string) =>

@@ -107,6 +107,10 @@ export function onTopOf(
   return others.at(-1)
 }
 
+/** `Wilt the spinach in a big pan with a splash of water`: in one of its own. */
+const IN_A_PAN =
+  /^[a-z]+ (?:the|some|your|all)\b[^,;]* in (?:an?|another) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan|skillet|wok|casserole)\b/
+
 /** What a step goes on from that names nothing known. */
 export function goesOnFrom(
   kept: Threads,
@@ -161,7 +165,7 @@ export function goesOnFrom(
   if (onlyMedium && mention.goesOn && /\b(?:toss|coat|mix|shake|rub|drizzle)\b/.test(lower))
     return current
   // `Fry in the oil for 8 minutes with the cumin`: neither is it there.
-  const alongside = /\bwith (?:the|a|some|both|all)\b/.test(lower)
+  const alongside = /\bwith (?:the|a|some|both|all)\b/.test(lower) && !IN_A_PAN.test(lower)
   if ((onlyMedium || alongside) && COOKS_IN.test(lower)) return current
   // `Mix with the flour and the yeast`: what was there is mixed with them.
   if (
@@ -201,6 +205,7 @@ export function goesOnFrom(
   )
     return current
   if (IT.test(lower) && mention.goesOn) return current
+  if (IN_A_PAN.test(lower) && !mention.goesOn) return undefined
   if (mention.work === 'season' && !fresh.some((id) => isMeat(kept.item(id)))) return current
   if (BEGINS.has(mention.work) && !INTO.test(lower)) return undefined
   if (BEGINS.has(mention.work) && ['cut', 'measure', 'soak', 'drain'].includes(mention.work))
@@ -259,7 +264,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   const { current } = kept
   if (!current || current.closed) return false
   if (
-    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:top|fill|stuff|load) with)\b/.test(
+    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load) with)\b/.test(
       lower,
     )
   )

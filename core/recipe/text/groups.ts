@@ -123,5 +123,9 @@ export const isHotFat = (g: Group) =>
     g.text,
   ) &&
     /^(?:heat|warm|melt|get)$/.test(g.verb) &&
+    // `Warm the garlic in the oil`, too.
+    !/^(?:gently )?(?:heat|warm) (?:it|them|the (?!oil|butter|ghee|fat))[^.;,]* in (?:the |a little |some |hot )*(?:oil|butter|ghee|fat)\b/i.test(
+      g.text,
+    ) &&
     // `Warm the milk and butter`: a thing of its own.
     !/\boven\b|\bgrill\b|\b(?:milk|cream|water|stock|sugar|syrup|honey|chocolate)\b/i.test(g.text))

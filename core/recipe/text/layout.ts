@@ -72,6 +72,7 @@ function eachFor(lines: readonly string[]): number | undefined {
 }
 const COUNT = String.raw`(?:about |around |up to |approx\.? )?(\d+)(?:\s*(?:-|to|or)\s*(\d+))?`
 const SERVINGS = [
+  new RegExp(String.raw`\b(?:makes|gives) [^.!?]{0,40}\benough for ${COUNT}`),
   new RegExp(
     String.raw`\b(?:serves|feeds|serving)\s*:?\s*(?:a family of )?${COUNT}(?!\s*(?:g|kg|ml|minutes|hours|min)\b)`,
   ),

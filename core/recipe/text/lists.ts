@@ -79,6 +79,10 @@ export function severalIn(whole: string): string[] {
   // `Curry paste - 4 chillies, 3 shallots, 1 tsp cumin`.
   const line = whole.replace(/^([A-Z][a-z]+(?: [a-z]+){0,3}) [-–—] (?=\d[^,]*,\s*\d)/, '$1: ')
   const label = /^((?:for )?(?:the )?[a-z][a-z ]{1,39}):\s*(?=\d|half\b|an? )/i.exec(line)?.[1]
+  // `2 tbsp paprika, 1 tbsp cumin, 2 tsp salt (the rub)`.
+  const name = /\((?:for )?the ([a-z]{3,20}(?: [a-z]{3,20})?)\)\s*$/i.exec(line.slice(-60))
+  const named = name && itemsOf(line.slice(0, line.lastIndexOf('(')).trim())
+  if (named && named.length > 1) return [`For the ${name[1]!}:`, ...eachPrepared(named), END]
   const several = eachPrepared(itemsOf(line))
   return label && several.length > 1 ? [`${label}:`, ...several, END] : several
 }
@@ -129,7 +133,7 @@ function itemsOf(line: string): string[] {
     parts
       .slice(1)
       .some((p) =>
-        /^\d+(?:[.,]\d+)?\s*(?:kg|g|lbs?|oz|ml|l|cm|inch\w*)(?: each| apiece| in all)?$/i.test(
+        /^\d+(?:[.,]\d+)?\s*(?:kg|g|lbs?|oz|ml|l|cm|inch\w*)(?: each| apiece| in all)?(?:,|$)/i.test(
           p.trim(),
         ),
       )

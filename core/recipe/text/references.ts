@@ -167,6 +167,8 @@ export const bareOf = (text: string) =>
       ' ',
     )
     .replace(/\bfish (out|it out|them out)\b/gi, 'lift $1')
+    .replace(/,? (?:throwing away|discarding|binning|leaving) (?:any |all )?the [^,;.]*/gi, ' ')
+    .replace(/\bthe fat (?:off|from) the (juices|liquid|stock|broth|sauce|gravy)\b/gi, 'the $1')
     .replace(/^(?:meanwhile|in the meantime|at the same time)\b[\s,:]*/i, '')
     .replace(WHILE_YOU, '')
     .replace(/^(?:while|as|before)\b[^,;:]*[,;:]\s*/i, '')

@@ -554,7 +554,7 @@ export class Sourcing {
       )
     if (/\b(?:i|you|we) [a-z]+ (?:it|them)\b/.test(lower)) return true
     if (
-      /^(?:arrange|layer|pile|heap|sit|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
+      /^(?:arrange|layer|pile|heap|sit|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide|ladle) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
         lower,
       )
     )

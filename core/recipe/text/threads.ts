@@ -80,7 +80,7 @@ const SQUEEZES = /\b(?:squeeze|juice|halve|slice|segment|quarter)\b/
 const KEEPS_LIQUID = /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b/
 /** `To serve, boil the pasta` begins something of its own. */
 export const SERVES =
-  /^(?:serve|eat|dish up|plate)\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast)\b)/
+  /^(?:serve|eat|dish up|plate)\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast|reheat|warm|heat)\b)/
 const LIFTS =
   /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
 /** Lifted into what it goes on in. */
@@ -230,6 +230,9 @@ export class Threads {
     if (IN_LIQUID.has(mention.work) && this.hasMeat(thread))
       for (const name of LIQUOR)
         if (!this.ingredients.some((i) => namesOf(i.item).includes(name))) thread.names.add(name)
+    // What the juices of a roast are boiled down to.
+    if (IN_LIQUID.has(mention.work) && /\bjuices\b/.test(lower) && !this.hasMeat(thread))
+      for (const name of ['sauce', 'gravy', 'juices']) thread.names.add(name)
     const pieces = PIECES.exec(plain(lower))
     if (pieces) thread.pieces = Number(pieces[1])
     if (DIVIDES.test(lower)) thread.divided = step
