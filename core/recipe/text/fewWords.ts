@@ -33,12 +33,13 @@ const namesFood = (words: string) => {
   return (!VERB_OF.has(first) || FOOD_ALONE.test(words)) && !NO_FOOD.test(words)
 }
 /** Foods that are commands as well, where nothing else is said. */
-const FOOD_ALONE = /^(?:the )?(?:butter|flour|oil|cream|salt|mince)$/i
+const FOOD_ALONE =
+  /^(?:the )?(?:butter|flour|oil|cream|salt|mince|rest of the [a-z]+(?: [a-z]+)?)$/i
 const the = (words: string) => `the ${lowerFirst(words.replace(/^the /i, ''))}`
 
 /** `Garlic goes in for the last minute`. */
 const GOES_IN_FOR =
-  /^((?:the )?[a-z]+(?:(?:,| and| &) (?:the )?[a-z]+)*) (?:go(?:es)? in|is added|are added) for (?:(?:the )?(?:last|final) (minute|\d+ ?(?:min(?:ute)?s?)?)|(an?other|an?|\d+) (min(?:ute)?s?))(?=[.,;]|$)/i
+  /^((?:the )?[a-z]+(?:(?:,| and| &) (?:the )?[a-z]+)*) (?:go(?:es)? in|is added|are added) for (?:(?:the )?(?:last|final) (minute|(?:couple of|few|\d+) ?(?:min(?:ute)?s?)?)|(an?other|an?|\d+) (min(?:ute)?s?))(?=[.,;]|$)/i
 /** `Sweat gently for 10`, `simmer for 20-25`: minutes go without saying. */
 const SOME_MINUTES =
   /(\b(?:sweat|soften|simmer|fry|cook|boil|steam|bake|roast|grill|rest|bubble|poach)\b[^.;,\d]{0,30} for (?:about |another |a further )?\d{1,2}(?:-\d{1,2})?)(?=[.,;)]|$)/gi
@@ -62,6 +63,20 @@ export function withTheirTimes<S extends { text: string }>(
   }, [])
 }
 
+/** `Tomatoes, puree, crumbled stock cubes, 500 ml water.`: things alone, that go in. */
+export function addsThings(text: string, foods: ReadonlySet<string>): string {
+  const items = text.replace(/[.\s]+$/, '').split(/,\s*|\s+and\s+/)
+  const isThing = (item: string) => {
+    const words = item.toLowerCase().match(/[a-z]+/g) ?? []
+    const bare = words.filter((w) => !/^(?:a|the|ml|l|g|kg|tbsp|tsp|pinch|of|some)$/.test(w))
+    const named = bare.filter((w) => foods.has(singular(w)) || w === 'water')
+    return named.length > 0 && bare.every((w) => named.includes(w) || /(?:ed|en|ly)$/.test(w))
+  }
+  const first = text.toLowerCase().match(/[a-z]+/)?.[0] ?? ''
+  const listed = items.length > 2 && items.length < 12 && items.every(isThing)
+  return listed && !VERB_OF.has(first) ? `Add ${lowerFirst(text)}` : text
+}
+
 /** What a cook says in few words, who leaves out the verbs, as commands. */
 export const inCommands = (text: string): string =>
   text
@@ -71,6 +86,37 @@ export const inCommands = (text: string): string =>
     )
     .replace(/\b((?:stir|mix|combine|blend) the rub) together/i, '$1 ingredients together')
     .replace(/^bowl up\b/i, 'Ladle into bowls')
+    .replace(/\bskin (up|down)\b/gi, 'skin-side $1')
+    // `Then the milk, and let that bubble down too`.
+    .replace(/^then the (?=[a-z]+(?: [a-z]+)?(?:,|$| and (?:let|leave)\b))/i, 'Then add the ')
+    // `Brown in batches, adding each lot to the veg as it's done`.
+    .replace(
+      /,? adding each (?:lot|batch|one|panful) to the ([a-z]+(?: [a-z]+)?)(?: as (?:it|they)[^,.;]{0,20})?(?=[,.;]|$)/i,
+      ', then add it to the $1',
+    )
+    // `Orzo in round the chicken, stock over, back in for 15`.
+    .replace(
+      /^([a-z]+(?: [a-z]+)?) in (round|around|beside|under|among) the (?=[a-z])/i,
+      (whole, what: string, where: string) =>
+        namesFood(what) ? `Add ${the(what)} ${where} the ` : whole,
+    )
+    .replace(
+      /(^|, |\band )(?:then )?back in(?:to the oven)? for (?:another |a further )?(\d{1,3})(?: ?(?:minutes?|mins?))?(?=[,.;]|$)/i,
+      (_, before: string, minutes: string) =>
+        `${before}${before === '' ? 'Return' : 'return'} to the oven, bake for ${minutes} minutes`,
+    )
+    // `Take the buns out an hour before baking`.
+    .replace(
+      /^(take the [a-z]+(?: [a-z]+)? out)(?: of the fridge)? (an hour|half an hour|\d+ (?:minutes|mins|hours?)) before (?:baking|cooking|roasting|frying|serving|you [a-z]+)/i,
+      '$1, leave to stand for $2',
+    )
+    // `…, followed by the pepper - 2 mins - then the garlic for another minute`.
+    .replace(/,? followed by (?=the |some )/gi, ', then add ')
+    .replace(/ - (\d{1,2} ?(?:minutes?|mins?)) - then (?=the )/gi, ', cook for $1, then add ')
+    .replace(
+      /\b(add the [a-z]+(?: and [a-z]+)?) for (another minute|another \d+ ?(?:minutes?|mins?))/gi,
+      '$1, cook for $2',
+    )
     .replace(/^(?:bin|chuck out) (?=the|it|them)/i, 'Discard ')
     // `Season, tear in the basil`: no cut on a board.
     .replace(/(?<=, |\band )tear in (?:the |some )?(?=[a-z])/i, 'add the torn ')
@@ -99,7 +145,8 @@ export const inCommands = (text: string): string =>
     .replace(PAN_WITH, 'Heat $3 in $1 over $2')
     .replace(GOES_IN_FOR, (whole, what: string, last?: string, many?: string) => {
       if (!namesFood(what)) return whole
-      const count = Number.parseInt(last ?? many ?? '') || 1
+      const count =
+        Number.parseInt(last ?? many ?? '') || (/^(?:couple|few)/i.test(last ?? '') ? 2 : 1)
       return `Add ${the(what)}, cook for ${count} ${count === 1 ? 'minute' : 'minutes'}`
     })
     // `In go the tomatoes`, `half a tin of water too`.
@@ -131,7 +178,10 @@ export const inCommands = (text: string): string =>
     .replace(ON_TOP, (whole, before: string, what: string) => {
       const made = PRODUCTS.has(what.toLowerCase())
       if (!made && !namesFood(what)) return whole
-      const command = `${made ? 'spread' : 'scatter'} over ${the(what)}`
+      const pours = /\b(?:stock|broth|sauce|cream|milk|gravy|water|wine|passata|dressing)$/i.test(
+        what,
+      )
+      const command = `${made ? 'spread' : pours ? 'pour' : 'scatter'} over ${the(what)}`
       return before === '' ? upperFirst(command) : `${before}${command}`
     })
     // `Off the heat: chocolate, chopped coriander.`

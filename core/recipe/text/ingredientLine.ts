@@ -92,7 +92,7 @@ const PACKS = new RegExp(
 )
 /** Words for what is counted, of whatever size. */
 export const COUNTS =
-  'cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?'
+  'cloves?|nests?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?'
 const COUNT_WORDS = new RegExp(String.raw`^(?:${COUNTS})\b\s*`)
 /** Meat and fish out of a tin is cooked. */
 const TINNED = /\b(?:tins?|cans?|canned)\b(?!ned)/i
@@ -156,7 +156,12 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
       /^(?:a|an) (?=(?:good |large |small |big |generous )?(?:handful|bunch|knob|pinch|dash|splash|drizzle|tin|can|jar|sprig|thumb|few|little|bit|whole|tablespoon|teaspoon|cup|pint)\b)/,
       '1 ',
     )
-    .replace(/^(?:good |large |small |big |generous )?(?=(?:pinch|handful|bunch|knob) )/, '1 ')
+    .replace(
+      /^(?:good |large |small |big |generous )?(?=(?:pinch|handful|bunch|knob|thumb|nest|sprig|stick|head|bulb) )/,
+      '1 ',
+    )
+    // `A nest of noodles per person`: multiplied where it is known for how many.
+    .replace(/ (?:per|for each) (?:person|eater|head)\b/, '')
     .replace(
       /^(?:the )?(?:zest and juice|juice and zest|juice|zest|grated zest) of (?:an? |(\d+(?:\.\d+)?) )?/,
       (_, n: string | undefined) => `${n ?? 1} `,

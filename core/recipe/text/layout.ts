@@ -74,7 +74,7 @@ const COUNT = String.raw`(?:about |around |up to |approx\.? )?(\d+)(?:\s*(?:-|to
 const SERVINGS = [
   new RegExp(String.raw`\b(?:makes|gives) [^.!?]{0,40}\benough for ${COUNT}`),
   new RegExp(
-    String.raw`\b(?:serves|feeds|serving)\s*:?\s*(?:a family of )?${COUNT}(?!\s*(?:g|kg|ml|minutes|hours|min)\b)`,
+    String.raw`\b(?:serves|feeds?|serving)\s*:?\s*(?:a family of )?${COUNT}(?!\s*(?:g|kg|ml|minutes|hours|min)\b)`,
   ),
   new RegExp(String.raw`\b(?:servings|portions|persons|people|eaters)\s*:\s*${COUNT}`),
   new RegExp(String.raw`\b(?:makes|gives|is) [^.!?]{0,40}\bfor ${COUNT}[.!]?$`),
@@ -342,6 +342,10 @@ const SEASONINGS = /^(?:sea |flaky )?salt(?:,| and| &) (?:[a-z]+ )?pepper\b[^.;:
 const isLoose = (lines: readonly string[], i: number) =>
   /^[a-z][a-z' -]{2,40}$/.test(lines[i]!) && lines[i]!.split(' ').length <= 4 && !lines[i + 1]
 
+/** `Thumb of ginger, cut into matchsticks`, `nest of egg noodles per person`. */
+const PORTION_OF =
+  /^(?:[-*•·–▢☐□]\s*)?(?:thumb|nest|slice|stick|tin|can|packet|jar|bag|block|punnet|piece|glug|drizzle|head|bulb|clove|stalk|rasher|sheet)s?(?:-sized [a-z]+)? of\b/i
+
 function splitByLook(
   lines: string[],
   kind: ('other' | 'ingredient' | 'method')[],
@@ -439,9 +443,9 @@ function splitByLook(
       !inMethod &&
       !numbered &&
       line.length < 90 &&
-      (amount || bullet) &&
+      (amount || bullet || PORTION_OF.test(line)) &&
       !(/[.!]$/.test(line) && commands && line.length > 40) &&
-      (readIngredientLine(line).amount > 0 || !commands)
+      (readIngredientLine(line).amount > 0 || PORTION_OF.test(line) || !commands)
     if (isIngredient) {
       kind[i] = 'ingredient'
       seen = true

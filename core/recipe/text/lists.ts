@@ -49,7 +49,8 @@ export const splitLines = (lines: string[]) =>
     : lines.flatMap((l) => (isListLine(l) ? itemsIn(l) : severalIn(l))).flatMap(pairOf)
 
 /** `1 tablespoon each of paprika, salt and mustard`, `3 garlic cloves & a thumb of ginger, grated`: each by itself. */
-function pairOf(line: string): string[] {
+function pairOf(marked: string): string[] {
+  const line = marked.replace(/^[-*•]\s+/, '')
   const slashed = line.split(/\s+\/\s+(?=\d)/)
   if (slashed.length > 1 && slashed.every((p) => /^\d/.test(p.trim()))) return slashed
   const each = /^((?:(?:\d[\d./ ]*|an?|half an?) ?)?[a-z]+) each(?: of)?:? ([a-z].*)$/i.exec(
@@ -68,7 +69,13 @@ function pairOf(line: string): string[] {
     /^(\d[^,&]*?) (?:&|and|\+) ((?:an?|\d+(?:[.,]\d+)?) ?(?:small |large |good )?(?:g |cm |inch )?(?:bay lea(?:f|ve)|thumb|knob|piece|handful|pinch|bunch|sprig|stick|clove)s?\b[^,&]*)(,.*)?$/i.exec(
       line.trim(),
     )
-  return pair ? [`${pair[1]!}${pair[3] ?? ''}`, `${pair[2]!}${pair[3] ?? ''}`] : [line]
+  // `1 kg beef mince & 500 g pork mince`.
+  const both =
+    /^(\d[^,&]{3,40}?) (?:&|and|\+) (\d+(?:[.,]\d+)? ?(?:(?:k?g|ml|l|tbsp|tsp)\b|[a-z]{3})[^,&]{1,40})(,.*)?$/i.exec(
+      line.trim(),
+    )
+  if (both) return [`${both[1]!}${both[3] ?? ''}`, `${both[2]!}${both[3] ?? ''}`]
+  return pair ? [`${pair[1]!}${pair[3] ?? ''}`, `${pair[2]!}${pair[3] ?? ''}`] : [marked]
 }
 
 /** Stands where the things under a heading of one line end. */

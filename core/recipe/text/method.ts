@@ -6,7 +6,7 @@ import { clausesOf } from './clauses'
 import { stepsFrom, type Draft, type StepRead } from './drafts'
 import { durationsIn } from './durations'
 import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
-import { withTheirTimes } from './fewWords'
+import { addsThings, withTheirTimes } from './fewWords'
 import { isLiquid, isMeat, isRaw } from './foods'
 import { grouped, isBesideOnly, isHotFat, withObjects, type Group } from './groups'
 import { meantBy } from './meant'
@@ -64,7 +64,8 @@ export function stepsOf(
   sectionsOf(method).forEach((section, k) => {
     // `To freeze: wrap. Defrost in the fridge`: the rest of the line is of another day too.
     let later = false
-    for (const { text, label } of withTheirTimes(section.sentences, foods)) {
+    for (const { text: said, label } of withTheirTimes(section.sentences, foods)) {
+      const text = addsThings(said, foods)
       if (++read > MOST_SENTENCES || text.length > LONGEST_SENTENCE) {
         unused.push(text.slice(0, 80))
         continue
@@ -101,7 +102,7 @@ export function stepsOf(
 
 /** How it is kept or warmed up, and no part of the session. */
 const LATER =
-  /^to (?:re-?heat|store|freeze)\b|^if (?:you(?:['’]re| are)? |you (?:want|wish|like|plan) to )?(?:freez(?:e|ing)|re-?heat(?:ing)?|mak(?:e|ing) (?:it )?ahead)\b/i
+  /^to (?:re-?heat|store|freeze)\b|^best (?:eaten )?(?:on )?the (?:same |very )?day\b|^if (?:you(?:['’]re| are)? |you (?:want|wish|like|plan) to )?(?:freez(?:e|ing)|re-?heat(?:ing)?|mak(?:e|ing) (?:it )?ahead)\b/i
 
 /** Most sentences of a method that are read, and the longest: beyond is no recipe that anybody cooks. */
 const MOST_SENTENCES = 250

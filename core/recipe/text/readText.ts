@@ -38,12 +38,16 @@ export function recipeFrom(parts: {
   doubts: string[]
 }): RecipeRead {
   const ids = new Set<string>()
+  const eaters = parts.serves ?? 4
   const ingredients = parts.ingredients.map((line, k): IngredientRead => {
     const read = readIngredientLine(line)
     const id = idFor(namesOf(read.item).at(-1) ?? 'item', ids)
     ids.add(id)
     const group = parts.groups?.[k]
-    return { id, ...read, ...(group === undefined ? {} : { group }) }
+    // `A nest of noodles per person`.
+    const each = /\b(?:per|for each) (?:person|eater|head)\b/i.test(line) ? eaters : 1
+    const amount = read.amount * each
+    return { id, ...read, amount, ...(group === undefined ? {} : { group }) }
   })
   const { steps, unused } = stepsOf(parts.method, ingredients)
   const doubts = [...parts.doubts]
@@ -55,5 +59,5 @@ export function recipeFrom(parts: {
   for (const { id, item } of steps.length ? ingredients : [])
     if (!used.has(id) && !atTable.includes(id)) doubts.push(`no step takes it: ${item}`)
   for (const sentence of unused) doubts.push(`nothing to do was read in: ${sentence}`)
-  return { name: parts.name, serves: parts.serves ?? 4, ingredients, steps, doubts }
+  return { name: parts.name, serves: eaters, ingredients, steps, doubts }
 }

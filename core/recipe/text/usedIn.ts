@@ -50,10 +50,16 @@ export function usedIn(
   const sharing = new Map<string, IngredientRead[]>()
   for (const i of ingredients)
     for (const n of names.get(i.id)!) sharing.set(n, [...(sharing.get(n) ?? []), i])
-  const hits = (i: IngredientRead) => names.get(i.id)!.filter((n) => words.has(n))
+  // `Pancetta cubes` are pancetta; stock cubes are not.
+  const inCubes = (i: IngredientRead) =>
+    /\bcubes?$/.test(i.item) && !/\b(?:stock|bouillon)\b/.test(i.item)
+  const hits = (i: IngredientRead) =>
+    names.get(i.id)!.filter((n) => words.has(n) && !(n === 'cube' && inCubes(i)))
   // `The chipotle` is the chipotle paste; `the chicken` is no chicken stock.
   const isMadeFrom = (i: IngredientRead) =>
-    MADE_FROM.test(names.get(i.id)!.at(-1) ?? '') && !hits(i).some((n) => ONLY_BOUGHT_SO.has(n))
+    MADE_FROM.test(names.get(i.id)!.at(-1) ?? '') &&
+    !inCubes(i) &&
+    !hits(i).some((n) => ONLY_BOUGHT_SO.has(n))
   return ingredients
     .filter((i) => {
       if (/:(?:yolk|white)$/.test(i.id)) {
