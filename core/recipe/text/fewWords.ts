@@ -107,7 +107,7 @@ export const inCommands = (text: string): string =>
     )
     // `Take the buns out an hour before baking`.
     .replace(
-      /^(take the [a-z]+(?: [a-z]+)? out)(?: of the fridge)? (an hour|half an hour|\d+ (?:minutes|mins|hours?)) before (?:baking|cooking|roasting|frying|serving|you [a-z]+)/i,
+      /^(take the [a-z]+(?: [a-z]+)? out) (an hour|half an hour|\d+ (?:minutes|mins|hours?)) before (?:baking|cooking|roasting|frying|serving|you [a-z]+)/i,
       '$1, leave to stand for $2',
     )
     // `…, followed by the pepper - 2 mins - then the garlic for another minute`.
