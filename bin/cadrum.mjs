@@ -69,10 +69,14 @@ async function plan(args) {
   }
   const result =
     threads > 1 ? await solveThreads(problem, { ...options, threads }) : alone(problem, options)
-  write(result, flags.out)
-  for (const reason of result.reasons) console.error(reason)
-  if (result.status === 'infeasible') leastBad(problem, flags['least-bad'])
-  return { optimal: 0, feasible: 0, infeasible: 3, unknown: 4 }[result.status]
+  const near = ['infeasible', 'unknown'].includes(result.status) ? nearest(problem) : undefined
+  // What breaks nothing is a plan, though it came late.
+  const plan = near && !near.broken.length ? near.plan : result
+  write(plan, flags.out)
+  for (const reason of plan.reasons) console.error(reason)
+  if (plan.status === 'unknown') console.error('no plan was found in the time there was')
+  if (near?.broken.length) tellBroken(problem, near, flags['least-bad'])
+  return { optimal: 0, feasible: 0, infeasible: 3, unknown: 4 }[plan.status]
 }
 
 /** Every sitting and evening of a session, each planned by itself, into a folder. */
@@ -94,11 +98,14 @@ function ofSession(input, flags) {
   )
 }
 
-/** Where no plan keeps everything: says what the one that comes nearest breaks, and writes it if asked. */
-function leastBad(problem, out) {
+/** The plan that comes nearest to keeping everything, if any turns up. */
+function nearest(problem) {
   const until = performance.now() + LEAST_BAD_MS
-  const found = core.leastBad(problem, { expired: () => performance.now() > until })
-  if (!found) return
+  return core.leastBad(problem, { expired: () => performance.now() > until })
+}
+
+/** Says what that plan breaks, and writes it if asked. */
+function tellBroken(problem, found, out) {
   console.error('the plan that comes nearest breaks:')
   for (const words of core.brokenWords(problem, found.broken, (s) => `${s} s`))
     console.error(`  ${words}`)

@@ -233,6 +233,20 @@ describe('the command line', () => {
     expect(refused.stderr).toMatch(/deadline/)
   })
 
+  it('says what would break where no plan turns up, and never ends in silence', () => {
+    const pan = file(
+      'pan.txt',
+      'Hash\nServes 4\n\n1 kg beef mince\n500 g cabbage\n2 tbsp oil\n\nHeat the oil in a big pot, fry the cabbage for 4 minutes and then fry it for 22 minutes. Brown the mince in a separate frying pan in 3 batches, 8 minutes a batch, then add it to the cabbage and fry for 2 minutes.',
+    )
+    const made = run('session', '--kitchen', 'one-oven-four-burners', pan)
+    const problem = run('compile', file('pan.json', JSON.parse(made.stdout)))
+    const planned = run('plan', file('hash.json', JSON.parse(problem.stdout)), '--seconds', '1')
+    expect([3, 4]).toContain(planned.status)
+    expect(planned.stderr).toMatch(
+      /comes nearest breaks:\n {2}"hash\.[a-z0-9-]+" comes \d+ s too long after/,
+    )
+  })
+
   it('makes a session of a recipe, beginning at nine tomorrow where nothing else is said', () => {
     const recipe = file(
       'soup.txt',

@@ -190,9 +190,17 @@ const planner = {
               }),
           })
         : undefined
-    const least = found.plan.status === 'infeasible' && !unwanted ? hurried(problem) : undefined
-    const chosen = steady ? checked(steady.plan) : found
-    return { ...chosen, oneByOne: separately, least, steady: steady && withoutPlan(steady) }
+    const least = !isPlanned(found.plan) && !unwanted ? hurried(problem) : undefined
+    // What breaks nothing is a plan, though it came late.
+    const late = least && !least.broken.length ? least.plan : undefined
+    const plan = late ?? steady?.plan
+    const chosen = plan ? checked(plan) : found
+    return {
+      ...chosen,
+      oneByOne: separately,
+      least: late ? undefined : least,
+      steady: steady && withoutPlan(steady),
+    }
   },
   /** What to leave out so that the rest is done within so many seconds. */
   async leaveOut(

@@ -42,38 +42,28 @@ export function handWashes(plan: Plan, { problem }: CompiledSession): HandWash[]
     const longest = Math.max(0, ...Object.values(ownValue(problem.hygiene, RAW) ?? {}))
     /** What is on the hands: each kind that has not been washed off, with when it came there. */
     let soiled = new Map<string, { at: number; id: string }>()
+    /** Washes off what came at some time, where there are so many seconds for it before an instant. */
+    const wash = ({ at, id }: { at: number; id: string }, before: number, seconds: number) => {
+      const from = seconds > 0 ? freeFrom(busy, at, before, seconds) : undefined
+      if (from === undefined) return
+      washes.push({ cook, from, to: from + seconds, after: id })
+      // What was touched after the wash is on the hands again.
+      soiled = new Map([...soiled].filter(([, s]) => s.at > from))
+    }
     for (const touch of touches) {
-      const wants = [...soiled].map(([was, { at, id }]) => ({
+      const wants = [...soiled].map(([was, soil]) => ({
         seconds: ownValue(ownValue(problem.hygiene, was), touch.hygiene) ?? 0,
-        at,
-        id,
+        soil,
       }))
-      const worst = wants.reduce((a, b) => (b.seconds > a.seconds ? b : a), {
-        seconds: 0,
-        at: 0,
-        id: '',
-      })
-      if (worst.seconds > 0) {
-        const from = freeFrom(busy, worst.at, touch.from, worst.seconds)
-        if (from !== undefined) {
-          washes.push({ cook, from, to: from + worst.seconds, after: worst.id })
-          // What was touched after the wash and before this is on the hands again.
-          soiled = new Map([...soiled].filter(([, s]) => s.at > from))
-        }
-      }
+      const [worst] = wants.sort((a, b) => b.seconds - a.seconds)
+      if (worst) wash(worst.soil, touch.from, worst.seconds)
       const raw = soiled.get(RAW)
-      if (raw && longest > 0 && (touch.hygiene !== RAW || touch.from - raw.at >= PAUSE)) {
-        const from = freeFrom(busy, raw.at, touch.from, longest)
-        if (from !== undefined) {
-          washes.push({ cook, from, to: from + longest, after: raw.id })
-          soiled = new Map()
-        }
-      }
+      if (raw && (touch.hygiene !== RAW || touch.from - raw.at >= PAUSE))
+        wash(raw, touch.from, longest)
       soiled.set(touch.hygiene, { at: touch.to, id: touch.id })
     }
     const raw = soiled.get(RAW)
-    const last = raw && longest > 0 ? freeFrom(busy, raw.at, Infinity, longest) : undefined
-    if (last !== undefined) washes.push({ cook, from: last, to: last + longest, after: raw!.id })
+    if (raw) wash(raw, Infinity, longest)
     return washes
   })
 }

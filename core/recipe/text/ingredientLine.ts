@@ -95,7 +95,7 @@ export const COUNTS =
   'cloves?|nests?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?'
 const COUNT_WORDS = new RegExp(String.raw`^(?:${COUNTS})\b\s*`)
 /** Meat and fish out of a tin is cooked. */
-const TINNED = /\b(?:tins?|cans?|canned)\b(?!ned)/i
+const TINNED = /\b(?:tins?|cans?|canned)\b/i
 /** Words for what is counted that say how much it is. */
 const COUNTED =
   /^(?:cloves?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|knobs?|thumbs?|glugs?|splash(?:es)?|tins?|cans?|jars?|packets?|packs?|sachets?)\b/

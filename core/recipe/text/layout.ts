@@ -2,7 +2,7 @@ import { amountsFirst } from './amountLast'
 import { durationsIn } from './durations'
 import { isHeading, sentencesOf } from './sentences'
 import { plain } from './plain'
-import { readIngredientLine } from './ingredientLine'
+import { COUNTS, readIngredientLine } from './ingredientLine'
 import {
   END,
   LABELLED,
@@ -343,8 +343,10 @@ const isLoose = (lines: readonly string[], i: number) =>
   /^[a-z][a-z' -]{2,40}$/.test(lines[i]!) && lines[i]!.split(' ').length <= 4 && !lines[i + 1]
 
 /** `Thumb of ginger, cut into matchsticks`, `nest of egg noodles per person`. */
-const PORTION_OF =
-  /^(?:[-*•·–▢☐□]\s*)?(?:thumb|nest|slice|stick|tin|can|packet|jar|bag|block|punnet|piece|glug|drizzle|head|bulb|clove|stalk|rasher|sheet)s?(?:-sized [a-z]+)? of\b/i
+const PORTION_OF = new RegExp(
+  String.raw`^(?:[-*•·–▢☐□]\s*)?(?:${COUNTS})(?:-sized [a-z]+)? of\b`,
+  'i',
+)
 
 function splitByLook(
   lines: string[],

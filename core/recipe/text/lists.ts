@@ -65,18 +65,12 @@ function pairOf(marked: string): string[] {
       .filter(Boolean) ?? []
   if (each && names.length > 1 && names.every((n) => n.split(' ').length < 5))
     return names.map((n) => `${each[1]!} ${n}${how ? `, ${how}` : ''}`)
-  const pair =
-    /^(\d[^,&]*?) (?:&|and|\+) ((?:an?|\d+(?:[.,]\d+)?) ?(?:small |large |good )?(?:g |cm |inch )?(?:bay lea(?:f|ve)|thumb|knob|piece|handful|pinch|bunch|sprig|stick|clove)s?\b[^,&]*)(,.*)?$/i.exec(
-      line.trim(),
-    )
-  // `1 kg beef mince & 500 g pork mince`.
-  const both =
-    /^(\d[^,&]{3,40}?) (?:&|and|\+) (\d+(?:[.,]\d+)? ?(?:(?:k?g|ml|l|tbsp|tsp)\b|[a-z]{3})[^,&]{1,40})(,.*)?$/i.exec(
-      line.trim(),
-    )
-  if (both) return [`${both[1]!}${both[3] ?? ''}`, `${both[2]!}${both[3] ?? ''}`]
-  return pair ? [`${pair[1]!}${pair[3] ?? ''}`, `${pair[2]!}${pair[3] ?? ''}`] : [marked]
+  // `1 kg beef mince & 500 g pork mince`, `2 cloves garlic and a thumb of ginger`.
+  const pair = PAIR.exec(line.trim())
+  return pair ? [pair[1]!, pair[2]!].map((name) => `${name}${pair[3] ?? ''}`) : [marked]
 }
+const PAIR =
+  /^(\d[^,&]*?) (?:&|and|\+) ((?:(?:an?|\d+(?:[.,]\d+)?) ?(?:small |large |good )?(?:g |cm |inch )?(?:bay lea(?:f|ve)|thumb|knob|piece|handful|pinch|bunch|sprig|stick|clove)s?\b|\d+(?:[.,]\d+)? ?(?:(?:k?g|ml|l|tbsp|tsp)\b|[a-z]{3}))[^,&]*)(,.*)?$/i
 
 /** Stands where the things under a heading of one line end. */
 export const END = ':'
@@ -105,7 +99,8 @@ function eachPrepared(items: readonly string[]): string[] {
     return own ? `${bare}, ${how}` : item
   })
 }
-const ALL_PREPARED = /\s*[,(]\s*(?:all|both) ((?:[a-z]+ )?(?:[a-z]+ed|ground|torn|cut[a-z ]*))\)?$/i
+const ALL_PREPARED =
+  /\s*(?:[,(]| -)\s*(?:all|both) ((?:[a-z]+ )?(?:[a-z]+ed|ground|torn|cut[a-z ]*))(?:\)| \([^)]*\))?$/i
 
 /** `1 loaf, 10 slices`: what comes of it, and no ingredient. */
 export const COMES_OF_IT =

@@ -29,15 +29,19 @@ export const isApart = (text: string) =>
   /^(?:keep|store)\b[^.;]*\b(?:separate(?:ly)?|apart|on its own)\b/i.test(text) ||
   /\bkeep the [a-z]+ (?:in a separate|separate|apart)\b/i.test(text)
 
+/** `Stir every half hour`: done to what cooks by then. */
+const NOW_AND_THEN =
+  /^(?:stir|baste|shake) (?:it |them )?(?:every\b|now and (?:then|again)\b|from time to time\b|occasionally\b)/i
 /** `Check the juices run clear`, `cover with foil if it browns too fast`: beside what was said before. */
 export const isCheck = (text: string) =>
-  !durationsIn(text).length &&
-  (/^(?:check|test|make sure|see) (?:that |if |whether )?(?:the juices|the seasoning|it is|they are|it['’]s)\b/i.test(
-    text,
-  ) ||
-    /^(?:cover|tent|turn|lower|reduce|add|loosen|top up)\b[^.;]*\bif (?:it|they|the [a-z]+) (?:browns?|burns?|catch(?:es)?|looks?|gets?|starts?|seems?|needs?|is|are)\b/i.test(
+  NOW_AND_THEN.test(text) ||
+  (!durationsIn(text).length &&
+    (/^(?:check|test|make sure|see) (?:that |if |whether )?(?:the juices|the seasoning|it is|they are|it['’]s)\b/i.test(
       text,
-    ))
+    ) ||
+      /^(?:cover|tent|turn|lower|reduce|add|loosen|top up)\b[^.;]*\bif (?:it|they|the [a-z]+) (?:browns?|burns?|catch(?:es)?|looks?|gets?|starts?|seems?|needs?|is|are)\b/i.test(
+        text,
+      )))
 
 /** `Get your stuff together`. */
 const GATHERS =

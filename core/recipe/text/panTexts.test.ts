@@ -41,6 +41,10 @@ Cool quickly (stand the pan in a sink of cold water) and divide between 6 tubs, 
     expect(stepOf(read.steps, 'pour in').equipment).toContain('pot')
     expect(stepOf(read.steps, 'garlic').minutes).toEqual([2, 2])
   })
+  it('leaves hands free while it cooks slowly, and is stirred while it simmers', () => {
+    expect(stepOf(read.steps, 'cook slowly')).toMatchObject({ work: 'soften', minutes: [20, 20] })
+    expect(stepOf(read.steps, 'lowest heat').work).toBe('simmer')
+  })
   it('takes a sentence of things as what goes in', () => {
     expect(stepOf(read.steps, 'crumbled stock cubes').uses).toEqual([
       'tomato',

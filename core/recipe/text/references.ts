@@ -166,7 +166,7 @@ export const bareOf = (text: string) =>
       /,? (?:and )?\b(?:keep|reserve|save)(?:ing)? (?:back )?the (?:poaching |cooking )?(?:milk|liquid|liquor|stock|water)\b(?! (?:warm|hot|in)\b)/gi,
       ' ',
     )
-    .replace(/\bfish (out|it out|them out)\b/gi, 'lift $1')
+    .replace(/\bfish out\b/gi, 'lift out')
     .replace(/,? (?:throwing away|discarding|binning|leaving) (?:any |all )?the [^,;.]*/gi, ' ')
     .replace(/\bthe fat (?:off|from) the (juices|liquid|stock|broth|sauce|gravy)\b/gi, 'the $1')
     .replace(/^(?:meanwhile|in the meantime|at the same time)\b[\s,:]*/i, '')

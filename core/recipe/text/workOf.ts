@@ -162,6 +162,9 @@ const COOK = /^(?:cook|heat|warm|reheat|reduce down|bubble|thicken)$/
 const INTO_TIN =
   /\b(?:in|into|over|onto) (?:a|the|an) (?:[a-z-]+ ){0,3}(?:tin|dish|tray|pan|base)\b/
 const SOFT = /\b(?:soft|softened|softens?|translucent|transparent|tender)\b/
+/** No hand stays on what cooks so. */
+const SLOWLY =
+  /\b(?:gently|slowly|(?:on|over) (?:a |the )?(?:very )?low (?:heat|flame))\b|\bstirring (?:now and (?:again|then)|occasionally|from time to time|every)\b/
 const ONIONS = /\b(?:onions?|shallots?|leeks?|celery|peppers?|fennel)\b/
 
 /** `Cook for ten minutes`: in what, and what went before, says how. */
@@ -199,8 +202,7 @@ function cookedHow(
     isMeat(about)
   )
     return 'brown'
-  if (ONIONS.test(about) && (SOFT.test(text) || /\bgently\b/.test(text)) && !where.wet)
-    return 'soften'
+  if (ONIONS.test(about) && (SOFT.test(text) || SLOWLY.test(text)) && !where.wet) return 'soften'
   const pan = named.find((k) => VESSELS.has(k)) ?? where.vessel
   if (pan === undefined && isBoiled(about)) return 'boil'
   if (durationsIn(text).some((d) => d.kind === 'span' && d.least > 25)) return 'simmer'
@@ -211,7 +213,8 @@ function cookedHow(
     /\b(?:heat|warm)\b[^.;]*\b(?:oil|butter|ghee|fat)\b/.test(text)
   if (verb === 'cook' && pan === 'griddle') return 'fry'
   const fries = verb === 'cook' || (verb === 'heat' && /\bcook\b/.test(text))
-  if (fries && !where.wet && (pan === 'frying-pan' || frying)) return 'fry'
+  if (fries && !where.wet && (pan === 'frying-pan' || frying))
+    return SLOWLY.test(text) && !isMeat(about) ? 'soften' : 'fry'
   const water = /\b(?:in|with) (?:a (?:large |big )?(?:pan|pot|saucepan) of|plenty of|salted)\b/
   return isBoiled(about) && water.test(text) ? 'boil' : 'simmer'
 }

@@ -25,7 +25,7 @@ const {
   PATIENCES,
 } = PARAMS.moves
 
-/** Changes of encoding: small ones to improve a schedule, and large ones to get away from it. */
+/** Changes of an encoding: small ones to improve a schedule, and large ones to get away from it. */
 export class Moves {
   /** What a move has wait, and from when on it may begin. */
   private readonly waiting = new Map<number, number>()

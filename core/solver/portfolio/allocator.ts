@@ -16,9 +16,9 @@ const {
   FRESH,
   COPIES_AT,
   REFINED,
+  STALE,
 } = PARAMS.allocator
 const { SMALL } = PARAMS.sizes
-export const { STALE } = PARAMS.allocator
 
 /**
  * Who has the next step. An earlier plan is kept to in the first one and copies are looked at in the third.

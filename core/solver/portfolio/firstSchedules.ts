@@ -15,9 +15,9 @@ export class FirstSchedules {
 
   constructor(
     private readonly state: SearchState,
-    with_: { construct: boolean; ovenOrders: boolean },
+    kinds: { construct: boolean; ovenOrders: boolean },
   ) {
-    this.construction = new Construction(state.model, state.random, with_)
+    this.construction = new Construction(state.model, state.random, kinds)
     const kind = (name: 'construct' | 'ovenOrders'): Strategy => ({
       ready: () => this.prepare() === name,
       step: () => this.step(),

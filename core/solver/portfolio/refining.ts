@@ -1,4 +1,3 @@
-import { LARGE } from '../lcg/model/sessionModel'
 import type { Learning } from './learning'
 import { Refinement } from './refinement'
 import type { SearchState } from './searchState'
@@ -7,6 +6,7 @@ import { PARAMS } from '../params'
 
 const { PATIENCE, LESSON_STEPS } = PARAMS.refining
 const { LESSON } = PARAMS.learning
+const { LARGE } = PARAMS.sizes
 
 /** The objectives after the first, of a session that can be learned whole and has not begun. */
 export class Refining implements Strategy {

@@ -4,7 +4,7 @@ import { contradiction, proveBound } from '../bounds/rootProof'
 import { overdue } from '../model/facts'
 import { NEVER, type Model } from '../model/model'
 import type { PlanBody } from '../model/planBody'
-import { Allocator, STALE } from './allocator'
+import { Allocator } from './allocator'
 import { annealingStrategy } from './annealingStrategy'
 import { earlyEnds } from './earlyEnds'
 import { FirstSchedules } from './firstSchedules'
@@ -18,6 +18,7 @@ import type { Contribution, Strategy, StrategyName } from './strategy'
 import { PARAMS } from '../params'
 
 const { SETTLED, FIRST, COPIED } = PARAMS.search
+const { STALE } = PARAMS.allocator
 
 /**
  * A search, one step of one strategy at a time. It holds no clock: who runs it decides how long.

@@ -27,7 +27,7 @@ export class SerialSchedule extends PartialSchedule {
   private patience = 0
   /** What came too late last, -1 for nothing: where a schedule did not come out, what that foundered on. */
   late = -1
-  private readonly stack: { activity: number; undoLog: number; windows: number }[] = []
+  private readonly stack: { activity: number; mark: number; windows: number }[] = []
 
   constructor(model: Model) {
     super(model)
@@ -43,7 +43,7 @@ export class SerialSchedule extends PartialSchedule {
   }
 
   /**
-   * Builds the schedule that the encoding describe; false where it does not come out, or where something
+   * Builds the schedule that the encoding describes; false where it does not come out, or where something
    * has to be taken back after so many attempts to place something.
    */
   decode(encoding: Encoding, attempts = Infinity): boolean {
@@ -160,14 +160,14 @@ export class SerialSchedule extends PartialSchedule {
     let best: MMode | undefined
     let bestEnd = NEVER
     for (const mode of activity.modes) {
-      const undoLog = this.undoLog.mark()
+      const mark = this.undoLog.mark()
       const windows = this.windows.mark()
       if (this.put(activity, mode)) {
         if (this.end[activity.index]! < bestEnd) {
           bestEnd = this.end[activity.index]!
           best = mode
         }
-        this.takeOff(activity.index, undoLog, windows)
+        this.takeOff(activity.index, mark, windows)
         this.stack.pop()
       }
     }
@@ -176,7 +176,7 @@ export class SerialSchedule extends PartialSchedule {
 
   private put(activity: MActivity, mode: MMode): boolean {
     const i = activity.index
-    const undoLog = this.undoLog.mark()
+    const mark = this.undoLog.mark()
     const windows = this.windows.mark()
     const end = this.windows.lo[2 * i + 1]!
     if (this.minEnd[i]! > end && !this.windows.atLeast(2 * i + 1, this.minEnd[i]!)) {
@@ -189,14 +189,14 @@ export class SerialSchedule extends PartialSchedule {
       return false
     }
     this.markPlaced(i)
-    this.stack.push({ activity: i, undoLog, windows })
+    this.stack.push({ activity: i, mark, windows })
     // A hold that ends here may free what others are waiting for.
     this.eligible.blocked.fill(0)
     return true
   }
 
-  private takeOff(i: number, undoLog: number, windows: number): void {
-    this.undoLog.undo(undoLog)
+  private takeOff(i: number, mark: number, windows: number): void {
+    this.undoLog.undo(mark)
     this.windows.undo(windows)
     for (const h of this.opening[i]!) this.heldBy[h] = -1
     this.eligible.takeOff(i)
@@ -205,7 +205,7 @@ export class SerialSchedule extends PartialSchedule {
   private takeBack(activity: number): void {
     for (;;) {
       const top = this.stack.pop()!
-      this.takeOff(top.activity, top.undoLog, top.windows)
+      this.takeOff(top.activity, top.mark, top.windows)
       if (top.activity === activity) return
     }
   }

@@ -45,7 +45,7 @@ export class Washing {
     undoLog.insert(station.chores, { from, to: from + seconds, cook })
   }
 
-  /** Washes in [from, to] when and by whom the encoding wish, where that can be. */
+  /** Washes in [from, to] when and by whom the encoding wishes, where that can be. */
   private asWished(station: StationTime, from: number, to: number, seconds: number): boolean {
     const { encoding, cooks } = this.schedule
     const { wash, away, index } = station.station

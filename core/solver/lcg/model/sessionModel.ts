@@ -150,7 +150,6 @@ export interface Scope {
   uses: number
 }
 const { SCOPE } = PARAMS.sessionModel
-export const { LARGE } = PARAMS.sizes
 
 /** Variables, lags, options, modes, cooks and places; who excludes whom is added on top. */
 export function buildSessionModel(

@@ -84,7 +84,7 @@ describe('the constraints', () => {
   })
 })
 
-describe('Learner', () => {
+describe('LcgSolver', () => {
   it('only ever gives plans that the checker passes, each shorter than the one before', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
