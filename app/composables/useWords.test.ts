@@ -29,6 +29,9 @@ it('calls steps, ways, cooks and stations what the kitchen does', () => {
   expect(said('"pie.cut" (machine) fits nowhere')).toBe(
     '“Slice the leeks” of Leek pie (in the processor) fits nowhere',
   )
+  expect(said('at most 300 s from "pie.cut" to "pie.cut" (FS)')).toBe(
+    'at most 5 min from “Slice the leeks” of Leek pie to “Slice the leeks” of Leek pie',
+  )
   expect(said('the hands work of "ann" and the work on "front"')).toBe(
     'the hands work of Ann-Kathrin and the work on Front left',
   )

@@ -56,6 +56,8 @@ export function inKitchenWords(
   start: string,
 ): string {
   const spoken = words
+    // Which ends of the two a wait is between, in a planner's letters.
+    .replace(/ \((?:FS|SS|FF|SF)\)/g, '')
     .replace(/\b(at|from|to) (\d+) s\b/g, (_, when, s) => `${when} ${clockTime(start, Number(s))}`)
     .replace(/\b(\d+) s\b/g, (_, s) => spanText(Number(s)))
   return spoken.replace(/"([^"]+)"(?: \(([^)]+)\))?/g, (whole, id: string, mode?: string) => {
