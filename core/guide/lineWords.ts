@@ -1,6 +1,6 @@
 import type { Kitchen } from '../kitchen'
 import type { ActivityRun, Plan } from '../plan'
-import { lawOf } from '../recipe'
+import { lawOf, OVEN_SHAPES } from '../recipe'
 import type { Card, CompiledSession } from '../session'
 import { emptiedBy } from './places'
 import { cueIn, ENDING, listed, placeWords } from './words'
@@ -81,6 +81,9 @@ export class LineWords {
       .flatMap((l) => this.runs.get(l.to) ?? [])
       .reduce((soonest, r) => Math.min(soonest, r.start), Infinity)
     if (!Number.isFinite(next) || next - run.end < STANDS) return []
+    // `Flake the fish into the baking dish`: it lies there.
+    const lies = (p: string) => OVEN_SHAPES.has(this.kindOf(p))
+    if (card.work === 'cut' && this.places.get(run.id)?.some(lies)) return []
     const where = card.work === 'shape' ? 'on a plate' : 'in a bowl'
     return [`Set it aside ${where}, covered, until ${this.clock(next)}`]
   }

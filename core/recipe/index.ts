@@ -35,6 +35,7 @@ export {
   foodLinks,
   goesInto,
   HOLDS_FOOD,
+  OVEN_SHAPES,
   inOrder,
   lotsOf,
   standingBetween,

@@ -5,6 +5,7 @@ export {
   emptiedFirst,
   goesIntoBoxes,
   HOLDS_FOOD,
+  OVEN_SHAPES,
   staysIn,
   vesselOf,
   vesselRuns,

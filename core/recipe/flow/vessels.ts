@@ -43,7 +43,7 @@ const SAME =
   /\b(?:the same|that|in what is left|back (?:in|into|to) the [a-z]+|return (?:(?:it|them|this|everything) )?to the [a-z]+|the (?:\w+ )?(?:fat|drippings|juices) (?:left )?(?:in|from)|in the (?:\w+ )?fat)\b/i
 
 const OVER =
-  /^(?:lay|put|place|set|scatter|arrange|spread) (?:(?:it|them|these|this) )?(?:on top|over)\b|\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b|^(?:spread|spoon|lay|scatter|sprinkle|pour|put|grate|crumble|arrange) (?:the |some |half )?[a-z ]{2,45} (?:over|on top)\b/i
+  /^(?:lay|put|place|set|scatter|arrange|spread) (?:(?:it|them|these|this) )?(?:on top|over)\b|\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over\b|^(?:spread|spoon|lay|scatter|sprinkle|pour|put|grate|crumble|arrange) (?:the |some |half )?[a-z, ]{2,70} (?:over|on top)\b/i
 
 /** Puts one thing on another, which lies where it lay: `turn, brush the ribs with the glaze`. */
 export const COATS = /^(?:turn\b[^.;]*, )?(?:brush|glaze|baste|coat|paint)\b/i
@@ -51,7 +51,9 @@ export const COATS = /^(?:turn\b[^.;]*, )?(?:brush|glaze|baste|coat|paint)\b/i
 /** The vessel that a step is done in, by its first way; undefined where it brings none of its own. */
 export const vesselOf = (step: Step): Equipment | undefined =>
   // What is cut, in a processor too, is tipped into a bowl or onto a plate, of which there are plenty.
-  step.work === 'cut' ? undefined : step.ways[0]!.on.find((o) => HOLDS_FOOD.has(o.kind))
+  step.work === 'cut'
+    ? step.ways[0]!.on.find((o) => OVEN_SHAPES.has(o.kind))
+    : step.ways[0]!.on.find((o) => HOLDS_FOOD.has(o.kind))
 
 /** `Divide among 4 lunch boxes, cool quickly`: it has left what it was cooked in. */
 const INTO_BOXES =

@@ -199,11 +199,13 @@ function mixedIn(text: string, where: Whereabouts): string {
   const { vessel } = where
   if (/^toss (?:with|in) /.test(lower))
     return vessel === 'tray' || vessel === 'oven-dish' ? vessel : 'bowl'
+  // `Fluff the top with a fork`: of the pie.
+  if (/^fluff\b/.test(lower) && OVEN_SHAPES.has(vessel)) return vessel!
   // `Tip in the potatoes`: into the hot tin.
   if (/^(?:tip|add|put|throw|toss)(?: in)? the\b/.test(lower) && OVEN_SHAPES.has(vessel))
     return vessel!
   const into =
-    /\b(?:in|into|through)\b|\bback\b|^(?:stir|mash|season|add|toss|sprinkle|crush|squash|break|return|shred|pull)\b/.test(
+    /\b(?:in|into|through)\b|\bback\b|^(?:fluff|stir|mash|season|add|toss|sprinkle|crush|squash|break|return|shred|pull)\b/.test(
       lower,
     )
   return into && usable(vessel) ? vessel! : 'bowl'

@@ -73,6 +73,14 @@ export function addsThings(text: string, foods: ReadonlySet<string>): string {
     return named.length > 0 && bare.every((w) => named.includes(w) || /(?:ed|en|ly)$/.test(w))
   }
   const first = text.toLowerCase().match(/[a-z]+/)?.[0] ?? ''
+  // `Tomatoes + stock + rind, bring to the boil`.
+  const [head, next] = [
+    /^[^,.;]+/.exec(text)?.[0] ?? '',
+    /^[^,.;]+, (?:and )?([a-z]+)/i.exec(text)?.[1],
+  ]
+  const lead = head.split(/ (?:and|\+|&) /)
+  const goIn = lead.length > 1 && lead.every(isThing) && VERB_OF.has(next?.toLowerCase() ?? '')
+  if (goIn && !VERB_OF.has(first)) return `Add ${lowerFirst(text)}`
   const listed = items.length > 2 && items.length < 12 && items.every(isThing)
   return listed && !VERB_OF.has(first) ? `Add ${lowerFirst(text)}` : text
 }
@@ -80,6 +88,16 @@ export function addsThings(text: string, foods: ReadonlySet<string>): string {
 /** What a cook says in few words, who leaves out the verbs, as commands. */
 export const inCommands = (text: string): string =>
   text
+    // `While the pastry is in the oven fry the bacon`: a comma is missing.
+    .replace(
+      /^((?:while|as) (?:the [a-z]+(?: [a-z]+)?|it|they|that|this|those) (?:is|are) (?:in|on|under) the (?:oven|hob|grill|fridge|freezer)) (?=[a-z])/i,
+      '$1, ',
+    )
+    // `Use to top the pie`.
+    .replace(
+      /^use (?:it |this |them |these )?to (?:top|cover) the (?=[a-z])/i,
+      'Spread it over the ',
+    )
     .replace(/(?<=[a-z]) & (?=[a-z])/gi, ' and ')
     .replace(/\bfish (it|them)\b/gi, (whole, what: string) =>
       whole.startsWith('F') ? `Lift ${what}` : `lift ${what}`,
@@ -162,6 +180,12 @@ export const inCommands = (text: string): string =>
       (_, into: string) => `Put ${into.toLowerCase()} `,
     )
     .replace(/^([a-z]+(?: [a-z]+)?) hot in (?=(?:an?|the|small|large|big)\b)/i, 'Heat the $1 in ')
+    // `Beans into the curry for the last 4 minutes`.
+    .replace(
+      /^((?:the )?[a-z]+(?: [a-z]+)?) (?:go )?into the ([a-z]+) for the (?:last|final) (?=\d)/i,
+      (whole, what: string, where: string) =>
+        namesFood(what) ? `Cook ${the(what)} in the ${where} for the last ` : whole,
+    )
     .replace(
       /^([a-z]+(?: [a-z]+)?) into (?:the )?(?=[a-z]+(?: with\b|[.;,]|$))/i,
       (whole, what: string) => (namesFood(what) ? `Stir ${the(what)} into the ` : whole),

@@ -32,6 +32,8 @@ const THROUGH_IT =
 /** `Spoon over the syrup`: the syrup, over what was named before it or stands there. */
 const POURED_OVER =
   /\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over (?:the|your|half|all|some)\b(.*)$/
+const POURS =
+  /\b(?:sauce|syrup|dressing|glaze|gravy|marinade|custard|icing|butter|topping|cheese|crumbs|crumble|cream|jam|mash|rest)\b/
 /** `Lay them over`: over what stands beside. */
 const LAID_OVER =
   /^(?:lay|place|drape|put|set|fit|drizzle|spread|pour|spoon|scatter|sprinkle) (?:(?:it|them|this|these|one) )?(?:over|on top)(?=[,.;]|$| (?:when|once|and|to)\b)/
@@ -85,6 +87,8 @@ export function onTopOf(
     found.has(kept.current)
   )
     return kept.open.findLast((t) => t !== kept.current && OVEN_SHAPES.has(dishOf(t)))
+  if (isAddedToPot(kept, lower, found))
+    return kept.open.findLast((t) => t !== kept.current && inPotOf(t))
   if (THROUGH_IT.test(lower) && !fresh.length)
     return kept.open.findLast((t) => t !== kept.current && inPotOf(t))
   const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
@@ -107,6 +111,17 @@ export function onTopOf(
   return others.at(-1)
 }
 
+/** `Shred the cabbage. Add it with the beans`, `chop and stir in the walnuts`: what was cut, to what is in its pot. */
+const isAddedToPot = (kept: Threads, lower: string, found: ReadonlySet<Thread>) =>
+  ADDED_TO_POT.test(lower) &&
+  kept.current !== undefined &&
+  found.size === 1 &&
+  found.has(kept.current) &&
+  !kept.current.cooked &&
+  kept.current.where.vessel === undefined
+const ADDED_TO_POT =
+  /^(?:now |then )?(?:add (?:it|them|these|this|the|your)|(?:add|(?:stir|fold|mix|tip) (?:in|through))(?= [a-z]))\b(?![^.;]*\b(?:to|into) (?:the|a|your)\b)/
+
 /** `Wilt the spinach in a big pan with a splash of water`: in one of its own. */
 const IN_A_PAN =
   /^[a-z]+ (?:the|some|your|all)\b[^,;]* in (?:an?|another) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan|skillet|wok|casserole)\b/
@@ -121,6 +136,8 @@ export function goesOnFrom(
 ): Thread | undefined {
   const { current } = kept
   if (!current || mention.work === 'heat') return undefined
+  // `Bring the water back to the boil`: with what was put in.
+  if (/^bring (?:the water|it|everything) back to\b/.test(lower)) return current
   if (WATER.test(lower) || ICE.test(lower)) return undefined
   // `Warm the flatbreads`: bread that stands by, and not what was done last.
   if (!fresh.length && BREADS.test(lower) && !mention.uses.length) return undefined
@@ -269,6 +286,12 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
     )
   )
     return true
+  if (
+    /^(?:remove|take|lift) (?:it |them |the (?:pan|pot) )?(?:from|off) the heat\b[^.;]*\b(?:pour|spoon|ladle|tip|spread|stir|fold)\b/.test(
+      lower,
+    )
+  )
+    return true
   if (fresh.length) return false
   if (!mention.goesOn)
     return (
@@ -287,6 +310,10 @@ const COMES_TO_IT =
 export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread | undefined {
   const list = [...found]
   if (list.length < 2) return list[0]
+  // `Stir through the onion mix`: what stands there stays.
+  const stays = kept.current && found.has(kept.current) ? kept.current : undefined
+  if (stays && /^(?:stir|fold|mix|toss) (?:through|in) (?:the|your|all|both)\b/.test(lower))
+    return isAddedToPot(kept, lower, new Set([stays])) ? list.find((t) => t !== stays) : stays
   if (OVER_DISH.test(lower)) {
     const dish = list.find((t) => OVEN_SHAPES.has(dishOf(t)))
     if (dish) return dish
@@ -301,12 +328,19 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   if (COATS.test(lower) && kept.lent && found.has(kept.lent))
     return list.find((t) => t !== kept.lent)
   const poured = POURED_OVER.exec(lower)?.[1]
+  // `Pour over the fish`: it lies under what is poured.
+  const pours = poured !== undefined && (isLiquid(poured) || POURS.test(poured))
+  if (poured !== undefined && !pours && kept.current && found.has(kept.current)) {
+    const under = list.find((t) => t !== kept.current && isCalled(kept, t, poured))
+    if (under) return under
+  }
   if (poured !== undefined) {
     const isPoured = (t: Thread) => isCalled(kept, t, poured)
     const under = list.find((t) => !isPoured(t))
     if (under && list.some(isPoured)) return under
   }
-  if (THROUGH_IT.test(lower)) return list.find((t) => t !== kept.current)
+  if (THROUGH_IT.test(lower) || (stays && isAddedToPot(kept, lower, new Set([stays]))))
+    return list.find((t) => t !== kept.current)
   const target =
     /\b(?:in|into|to|over|onto|on|on top of|among|with|through)\s+(?:the|your)\s+(.+)$/.exec(
       lower,

@@ -2,6 +2,7 @@ import { lowerFirst } from '../casing'
 import { ON_HEAT, type WorkKind } from '../work'
 import type { Clause } from './clauses'
 import { durationsIn } from './durations'
+import { singular } from './ingredientLine'
 import { bareOf } from './references'
 
 /** What a cook does in one go: one clause or several. */
@@ -86,16 +87,22 @@ export function grouped(clauses: readonly Clause[]): Group[] {
 }
 
 /** `Wash and slice the leeks`: what the first is done to stands behind the second. */
-export function withObjects(groups: readonly Group[]): Group[] {
+export function withObjects(groups: readonly Group[], foods: ReadonlySet<string>): Group[] {
   const [first, second] = groups
   if (!first || !second) return [...groups]
   const bare = bareOf(first.text).trim().toLowerCase()
+  // `Chop and stir in the walnuts`.
+  const added = bare === first.verb && first.work === 'cut' && ADDED.exec(second.text)?.[1]
+  if (added && foods.has(singular(added.split(' ').at(-1)!.toLowerCase())))
+    return [{ ...first, text: `${first.text} ${added}` }, ...groups.slice(1)]
   if (bare !== first.verb || !HAS_OBJECT.test(first.verb)) return [...groups]
   const what = OBJECT.exec(second.text.slice(second.verb.length))?.[1]?.trim()
   if (!what || second.text.slice(0, second.verb.length).toLowerCase() !== second.verb)
     return [...groups]
   return [{ ...first, text: `${first.text} ${what}` }, ...groups.slice(1)]
 }
+const ADDED =
+  /^(?:add|(?:stir|fold|mix|tip|scatter) (?:in|through|over)) ((?:the |your )?[a-z]+(?: [a-z]+)?)(?=[.,;]|$)/i
 /** Never done to what is in the pan already without saying so. */
 const HAS_OBJECT =
   /^(?:wash|rinse|dry|peel|clean|trim|core|toast|beat|crush|boil|blanch|melt|soak|weigh|measure|season|salt|brown|sear)$/

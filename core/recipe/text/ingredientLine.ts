@@ -167,6 +167,10 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
       (_, n: string | undefined) => `${n ?? 1} `,
     )
     .replace(
+      /^(?:zest and juice|juice and zest|juice|zest) (?=\d|half|an? )(?:an? )?(\d+(?:\.\d+)? )?/,
+      (_, n: string | undefined) => n ?? '1 ',
+    )
+    .replace(
       /^(?:the )?(bones?|carcass(?:es)?) (?:of|from) (?:an? |the |(\d+(?:\.\d+)?) )?([a-z]+)/,
       (_, part: string, n: string | undefined, of: string) => `${n ?? 1} ${singular(of)} ${part}`,
     )
@@ -227,7 +231,8 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   line = line.replace(/^[\s,.)]+/, '')
   // `7 g sachet dried yeast`: weighed, in what it comes in.
   if (unit !== 'piece') line = line.replace(/^(?:sachets?|packets?) (?:of )?/, '')
-  const counted = COUNT_WORDS.exec(line)
+  // `4 cloves`: the spice, and not cloves of something.
+  const counted = /^cloves?\s*(?:$|[,(])/.test(line) ? null : COUNT_WORDS.exec(line)
   if (counted && unit === 'piece') line = line.slice(counted[0].length).replace(/^of /, '')
   let counts = counted && unit === 'piece' ? COUNTED.exec(counted[0])?.[0] : undefined
   const behind = counts && PACKED.test(counts) ? SIZE_BEHIND.exec(line) : null

@@ -10,6 +10,7 @@ import {
   isListLine,
   piecesOf,
   severalIn,
+  splitLine,
   splitLines,
   COMES_OF_IT,
 } from './lists'
@@ -55,6 +56,7 @@ function inBrackets(lines: readonly string[]): number | undefined {
   const [first, second] = lines.filter(Boolean)
   const m =
     new RegExp(`\\((\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i').exec(first ?? '') ??
+    new RegExp(`[-–—,] (?:about )?(\\d{1,2}) ${EATEN}\\s*$`, 'i').exec(first ?? '') ??
     new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i').exec(second ?? '')
   return m ? Number(m[1]) : undefined
 }
@@ -138,6 +140,8 @@ export function layoutOf(text: string): Layout {
         '',
       )
       .replace(/\s*\((?:makes|serves|feeds)\b[^)]*\)\s*$/i, '')
+      // `Minestrone - big pot, 8 bowls`.
+      .replace(new RegExp(`\\s+[-–—]\\s[^-–—]*\\b\\d{1,2} ${EATEN}\\s*$`, 'i'), '')
       .replace(/\s*\(\d{1,2}\)$/, '')
   if (!name) {
     name = 'A recipe without a name'
@@ -179,16 +183,17 @@ export function layoutOf(text: string): Layout {
     }
   })
   const steps = lines.filter((l, i) => kind[i] === 'method' && l && l !== END)
-  const split = splitLines(listed.slice(0, MOST_INGREDIENTS).map((l) => l.line))
+  const split =
+    listed.length === 1
+      ? splitLines([listed[0]!.line]).map((line) => ({ line, group: listed[0]!.group }))
+      : listed
+          .slice(0, MOST_INGREDIENTS)
+          .flatMap(({ line, group: over }) =>
+            splitLine(line).map((l) => ({ line: l, group: over })),
+          )
   if (split.length > MOST_INGREDIENTS || listed.length > MOST_INGREDIENTS)
     doubts.push(`only the first ${MOST_INGREDIENTS} ingredients were read`)
-  // The same line may stand under several headings.
-  const groupsOf = new Map<string, (string | undefined)[]>()
-  for (const l of listed) groupsOf.set(l.line, [...(groupsOf.get(l.line) ?? []), l.group])
-  const ingredients = split.slice(0, MOST_INGREDIENTS).map((line) => {
-    const groups = groupsOf.get(line)
-    return { line, group: groups && groups.length > 1 ? groups.shift() : groups?.[0] }
-  })
+  const ingredients = split.slice(0, MOST_INGREDIENTS)
   if (!ingredients.length) {
     const told = toldIn(lines.slice(lines.findIndex(Boolean) + 1))
     for (const line of told.length ? told : ingredientsInProse(steps.join(' ')))

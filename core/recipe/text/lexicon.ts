@@ -18,13 +18,13 @@ export const VERBS: Verb[] = [
   { words: 'weigh measure', work: 'measure' },
   {
     words:
-      'fork shake whip wipe grind pound mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
+      'fork fluff shake whip wipe grind pound mix whisk beat combine cream knead sift fold stir toss rub mash work toss-through dissolve incorporate moisten thin loosen dress coat dust tip-in grease line flour butter',
     work: 'mix',
     light: true,
   },
   {
     words:
-      'get-the get-your sit-the sit-it sit-them bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide put take stack give place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
+      'get-the get-your sit-the sit-it sit-them bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle garnish drizzle brush pile divide split share put take stack give place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
     work: 'assemble',
     light: true,
   },
@@ -49,7 +49,7 @@ export const VERBS: Verb[] = [
       'simmer poach stew braise steam bubble blip putter tick-over evaporate infuse warm reheat thicken cook heat reduce-down',
     work: 'simmer',
   },
-  { words: 'bake roast', work: 'bake' },
+  { words: 'bake roast blind-bake', work: 'bake' },
   { words: 'grill broil barbecue', work: 'grill' },
   { words: 'pressure-cook', work: 'pressure' },
   { words: 'slow-cook', work: 'slow' },

@@ -46,7 +46,10 @@ export function piecesOf(line: string): string[] {
 export const splitLines = (lines: string[]) =>
   lines.length === 1 && itemsIn(lines[0]!).length > 3
     ? itemsIn(lines[0]!).flatMap(pairOf)
-    : lines.flatMap((l) => (isListLine(l) ? itemsIn(l) : severalIn(l))).flatMap(pairOf)
+    : lines.flatMap(splitLine)
+/** The things of one line among others. */
+export const splitLine = (line: string) =>
+  (isListLine(line) ? itemsIn(line) : severalIn(line)).flatMap(pairOf)
 
 /** `1 tablespoon each of paprika, salt and mustard`, `3 garlic cloves & a thumb of ginger, grated`: each by itself. */
 function pairOf(marked: string): string[] {
@@ -57,10 +60,11 @@ function pairOf(marked: string): string[] {
     line.trim(),
   )
   // `A handful each mint and coriander, chopped`.
-  const how = each && /,\s*((?:[a-z]+ly )?(?:[a-z]+ed|torn))$/i.exec(each[2]!)?.[1]
+  const how = each && /(?:,| [-–—])\s*((?:[a-z]+ly )?(?:[a-z]+ed|torn))$/i.exec(each[2]!)?.[1]
   const names =
     each?.[2]!
-      .slice(0, how ? each[2]!.lastIndexOf(',') : undefined)
+      .slice(0, how ? -how.length : undefined)
+      .replace(/[\s,–—-]+$/, '')
       .split(/,\s*|\s+(?:and|&)\s+/)
       .filter(Boolean) ?? []
   if (each && names.length > 1 && names.every((n) => n.split(' ').length < 5))

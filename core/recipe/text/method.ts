@@ -26,10 +26,12 @@ import {
   MEANWHILE,
   MIXED_IN,
   movesTo,
+  PUTS_TO,
   MOVING,
   overnight,
   REPEATS,
   sentenceCase,
+  THIN_CRISP,
   STRAINED_INTO,
   SWITCH,
   WHISKED,
@@ -87,7 +89,7 @@ export function stepsOf(
       const had = HAD.exec(text)
       const left = had ? reader.soFar(Number(had[1])) : undefined
       const told = left === undefined ? text : text.slice(had![0].length)
-      const groups = withObjects(grouped(clausesOf(inTurns(asCommand(told), foods), foods)))
+      const groups = withObjects(grouped(clausesOf(inTurns(asCommand(told), foods), foods)), foods)
       if (!groups.length && !isSaid(text)) unused.push(text)
       groups.forEach((group, i) => reader.take(group, { ...place, goesOn: i > 0 }))
       if (left !== undefined)
@@ -102,7 +104,7 @@ export function stepsOf(
 
 /** How it is kept or warmed up, and no part of the session. */
 const LATER =
-  /^to (?:re-?heat|store|freeze)\b|^best (?:eaten )?(?:on )?the (?:same |very )?day\b|^if (?:you(?:['’]re| are)? |you (?:want|wish|like|plan) to )?(?:freez(?:e|ing)|re-?heat(?:ing)?|mak(?:e|ing) (?:it )?ahead)\b/i
+  /^to (?:re-?heat|store|freeze)\b|^left-?overs?\b|^(?:(?:can|may) be )?(?:make|made|prepared?|assembled?) (?:it |this )?(?:up to )?(?:an?|\d+|one|two|three) (?:day|hour)s? (?:ahead|in advance|before)\b|^best (?:eaten )?(?:on )?the (?:same |very )?day\b|^if (?:you(?:['’]re| are)? |you (?:want|wish|like|plan) to )?(?:freez(?:e|ing)|re-?heat(?:ing)?|mak(?:e|ing) (?:it )?ahead)\b/i
 
 /** Most sentences of a method that are read, and the longest: beyond is no recipe that anybody cooks. */
 const MOST_SENTENCES = 250
@@ -156,8 +158,9 @@ class Reader {
     this.trays = trays === undefined ? undefined : Number(trays)
   }
 
-  take(group: Group, place: Place): void {
+  take(given: Group, place: Place): void {
     const { prelude } = this
+    const group = this.uncovered(given)
     const text =
       prelude === undefined
         ? group.text
@@ -244,6 +247,16 @@ class Reader {
       return
     }
     this.draft(mention, sources)
+  }
+
+  /** `Uncover for a final 5 minutes`: it cooks on as it did. */
+  private uncovered(group: Group): Group {
+    const last = this.drafts.at(-1)
+    const isOn =
+      group.work === 'assemble' &&
+      /^(?:uncover|(?:take|remove) the (?:lid|foil))\b/i.test(group.text) &&
+      durationsIn(group.text).some((d) => d.kind === 'span')
+    return isOn && last && cooks(last.work) ? { ...group, work: last.work, verb: last.verb } : group
   }
 
   /** What was done last puts the dish away. */
@@ -415,6 +428,12 @@ class Reader {
     // `Zest the lemons into a bowl with the sugar and eggs`: mixed, with a little cutting in it.
     const work = cut === 'cut' && MIXED_IN.test(text) && items.length > 2 ? 'mix' : cut
     const equipment = equipmentOf(spoken, work, where)
+    // `Pour in the custard`: in the dish that it comes to.
+    const holds = where.dish ?? where.vessel
+    const comes = sources.others.length > 0 || sources.fresh.length > 0
+    const lies = sources.main !== undefined && !sources.main.lifted && OVEN_SHAPES.has(holds)
+    if (work === 'assemble' && !equipment.length && lies && comes && PUTS_TO.test(bareOf(text)))
+      equipment.push(holds!)
     const heat = this.heatOf(text, work, equipment, doubts)
     const main = equipment.find((k) => VESSELS.has(k))
     // A bowl that nobody spoke of is no place where the dish is from now on.
@@ -480,7 +499,8 @@ class Reader {
     // An egg around what is cooked already is no flesh.
     const flesh =
       unlisted || fresh.some(isMeat) || holders.some((t) => !t.through && threads.hasMeat(t))
-    const done = cooksThrough(work, time.minutes[1], flesh)
+    const thin = work === 'fry' && THIN_CRISP.test(`${text} ${items.join(' ')}`)
+    const done = thin || cooksThrough(work, time.minutes[1], flesh)
     threads.taken(index, { ...mention, work }, sources, where, {
       raw: raw && !done,
       cooked: cooked || cooks(work),

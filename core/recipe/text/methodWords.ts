@@ -12,6 +12,14 @@ import type { Mention } from './threads'
 export const HAD =
   /^(?:after|once|when) (?:the |it |they |your )?[a-z’' -]{0,30}?\b(?:had|been in|baked|roasted)(?: for)? (?:about )?(\d+) ?(?:mins?|minutes),? /i
 
+/** `Fry the bacon until crisp`, `until no longer pink`: done, however short it was. */
+export const THIN_CRISP =
+  /\b(?:until|till) (?:(?:golden|brown|nice|just) (?:and )?)?crisp[^.;]*\b(?:bacon|pancetta|lardons|chorizo|prosciutto)\b|\b(?:bacon|pancetta|lardons|chorizo|prosciutto)\b[^.;]*\b(?:until|till) (?:(?:it is |golden |brown |nice |just )(?:and )?)*crisp|\bcooked (?:right |all the way )?through\b/i
+
+/** Something comes to what lies there. */
+export const PUTS_TO =
+  /^(?:add|pour|pile|spoon|spread|scatter|sprinkle|top|cover|arrange|drizzle|dot|tuck|fill|stuff|lay|put|crumble|grate|ladle)\b|\b(?:pour|spoon|spread) over the\b/i
+
 /** A pan that only presses something. */
 export const AS_WEIGHT =
   /\bunder (?:a|an|another) (?:heavy |weighted |second )?(?:pan|tin|plate|pot|skillet|board|tray)\b/i

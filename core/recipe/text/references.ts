@@ -236,6 +236,8 @@ export const MADE_OF: Record<string, string[]> = {
   cookie: ['dough', 'mixture'],
   crumb: ['coating', 'crumble'],
   case: ['pastry', 'dough', 'crust'],
+  base: ['pastry', 'dough', 'crust'],
+  custard: ['egg', 'cream', 'milk'],
   shell: ['pastry', 'dough', 'crust'],
 }
 

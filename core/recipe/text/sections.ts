@@ -28,9 +28,23 @@ function labelOf(text: string, line: string): string | undefined {
   return at < 0 ? undefined : /[.!?]\s+([A-Z][A-Za-z' -]{2,32}):\s+$/.exec(line.slice(0, at))?.[1]
 }
 
+/** `Poach the fish. Put the fish in the pan, …`: a few words that stand over what follows them. */
+const isTitle = (sentences: readonly string[]) =>
+  sentences.length > 2 && sentences[0]!.split(/\s+/).length < 6 && !/\d/.test(sentences[0]!)
+
+/** Whether each paragraph of a method begins with its title. */
+function isTitled(method: string): boolean {
+  const told = method
+    .split(/\r?\n/)
+    .map(sentencesOf)
+    .filter((sentences) => sentences.length > 0)
+  return told.length > 2 && told.filter(isTitle).length >= 0.75 * told.length
+}
+
 /** The parts of a method, in their order. */
 export function sectionsOf(method: string): Section[] {
   const sections: Section[] = [{ heading: undefined, sentences: [] }]
+  const titled = isTitled(method)
   for (const line of method.split(/\r?\n/)) {
     const bare = line.trim().replace(/^[#*\s]+|[*\s]+$/g, '')
     const marked = /^#+\s/.test(line.trim())
@@ -43,9 +57,11 @@ export function sectionsOf(method: string): Section[] {
       : LABEL.exec(bare.replace(/^\(?(?:\d{1,2}\s*[.):]|[a-h]\))\s*/, ''))?.[1]
     // A day stands for all that is said behind it.
     let day: string | undefined
-    sentencesOf(line).forEach((text, i) => {
+    const told = sentencesOf(line)
+    const title = titled && isTitle(told) ? told.shift()!.replace(/[.!?]+$/, '') : undefined
+    told.forEach((text, i) => {
       const own =
-        (i === 0 ? label : labelOf(text, line)) ??
+        (i === 0 ? (label ?? title) : labelOf(text, line)) ??
         DAY_FIRST.exec(text)?.[1] ??
         FOR_THE.exec(text)?.[1]
       if (own && TIMES.test(own)) day = own

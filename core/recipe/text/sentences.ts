@@ -33,7 +33,7 @@ export function sentencesOf(method: string): string[] {
       /\b([Aa]pprox|[Mm]ins?|[Hh]rs?|[Ss]ecs?|tsps?|[Tt]bsps?|oz|lb|deg|e\.g|i\.e|no)\.(?=\s+[a-z0-9(])/g,
       `$1${GUARD}`,
     )
-    for (const part of guarded.split(/(?<=[.!?])["')]*\s+(?=["'(]?[A-Z0-9])|(?<=[!?;])\s+/)) {
+    for (const part of (isLowerCase(line) ? inLowerCase(twoBowls) : guarded).split(SENTENCE)) {
       const sentence = unlabelled(part)
         .replace(GUARDED, '.')
         .replace(/\s&\s/g, ' and ')
@@ -46,6 +46,18 @@ export function sentencesOf(method: string): string[] {
   return out
 }
 
+const SENTENCE = /(?<=[.!?])["')]*\s+(?=["'(]?[A-Z0-9])|(?<=[!?;])\s+/
+/** A line by somebody who writes no capitals. */
+const isLowerCase = (line: string) => /^[a-z]/.test(line) && !/[.!?] +[A-Z]/.test(line)
+/** Its sentences with capitals; `1 min. tomatoes` ends one, `5 min. until soft` does not. */
+const inLowerCase = (line: string) =>
+  line
+    .replace(
+      /\b(approx|tsps?|tbsps?|oz|lb|deg|e\.g|i\.e|no)\.(?=\s+[a-z0-9(])|\b(mins?|hrs?|secs?)\.(?=\s+(?:until|till?|or|more|each|per|on|over|at|in|then|with|and)\b)/gi,
+      (whole) => `${whole.slice(0, -1)}${GUARD}`,
+    )
+    .replace(/(?<=[.!?] )[a-z]/g, (letter) => letter.toUpperCase())
+
 /** `White sauce: melt the butter` without what stands before the colon. */
 const unlabelled = (part: string) =>
   part.replace(/^(?!Off the heat)[A-Z][A-Za-z' -]{2,32}:\s+(?=[a-zA-Z]{3})/, '')
@@ -54,7 +66,7 @@ const unlabelled = (part: string) =>
 export const isHeading = (line: string) =>
   /^(?:for (?:the|a) [^.]{2,40}|(?:to )?(?:serve|finish|assemble|make(?: the)? [a-z ]{2,30})|(?:the )?(?:method|directions|instructions|preparation|steps|ingredients|notes?|topping|sauce|filling|base|dough|marinade|dressing|glaze))\s*:$/i.test(
     line.trim(),
-  ) || /^[A-Z][A-Za-z ]{2,30}(?: \([^)]{1,30}\))?:$/.test(line.trim())
+  ) || /^(?:[A-Z][A-Za-z ]{2,30}(?: \([^)]{1,30}\))?|[a-z]{3,}(?: [a-z]+)?):$/.test(line.trim())
 
 /** `Onions 10 mins, then cumin and garlic 2 mins, tomatoes 5`: each put in in its turn. */
 export function inTurns(text: string, foods: ReadonlySet<string>): string {
@@ -99,6 +111,10 @@ export const asCommand = (text: string) =>
     )
     // `Lowest heat 12 minutes, then off the heat 10 minutes`.
     .replace(
+      /(,? (?:and )?then off the heat(?: for)? \d{1,2})(?= without| with |[,.;]|$)/i,
+      '$1 minutes',
+    )
+    .replace(
       /,? (?:and )?then (off the heat)(?: for)? (?=(?:about |another )?\d+ ?(?:min|hour|m\b|h\b))/i,
       ', then leave $1 for ',
     )
@@ -111,6 +127,11 @@ export const asCommand = (text: string) =>
     .replace(
       /,? (?:and )?then (?:straight )?(into|under) (the (?:hot |preheated )?(?:oven|grill)) for (?=(?:about |another )?\d)/i,
       ', then put $1 $2 for ',
+    )
+    // `10 minutes in the tin, then turn out onto a rack till cold`.
+    .replace(
+      /(,? (?:and )?then (?:turn|tip|lift) (?:it |them )?out[^.;,]*?) (?:till|until) (?:completely |quite )?(?:cold|cool)(?=[.,;]|$)/i,
+      '$1, leave until cold',
     )
     .replace(/,? (?:and )?then (on|onto) (a (?:wire |cooling )?rack)\b/i, ', then move $1 $2')
     // `25 minutes at high pressure, natural release 15 minutes`.

@@ -24,7 +24,8 @@ const KNOWN_VESSEL =
   /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|hole|wok|slow cooker|pressure cooker|roasting tin|cooker|drippings|fat)s?\b/
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
 /** `All the sauce ingredients`. */
-const ALL_OF = /\b(?:all (?:of )?|the )(?:the )?([a-z]+(?: [a-z]+)?) ingredients\b/
+const ALL_OF =
+  /\b(?:all (?:of )?|the )(?:the )?([a-z]+(?: [a-z]+)?) ingredients\b|\beverything (?:for|in|under) the ([a-z]+(?: [a-z]+)?)/
 /** `Everything else for the paste`, `the remaining sauce ingredients`. */
 const ELSE =
   /\beverything else\b(?: (?:for|in|under) the ([a-z]+))?|\b(?:rest of|remaining|other)(?: the)?(?: ([a-z]+))? ingredients\b/
@@ -67,7 +68,10 @@ const LEAFY = /\b(?:cabbage|lettuce|chard|vine leaves|greens)\b/i
 
 const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your )?${name}\\b`)
 
+/** What is rolled out for a tin or a dish. */
+const LINES_TINS = new Set(['pastry', 'dough', 'crust', 'case', 'base'])
 const HOB_VESSELS = new Set(['pot', 'frying-pan', 'wok'])
+const isOnHob = ({ where: { vessel } }: Thread) => HOB_VESSELS.has(vessel ?? '')
 /** `Put everything in a casserole`: all that has been got ready. */
 const PUT_ALL =
   /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b/
@@ -78,6 +82,8 @@ const WET_AND_DRY =
 const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
 const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
+const IN_THE_DISH =
+  /\bin the (?:[a-z]+ )?(?:curry|stew|soup|sauce|casserole|chilli|chili|dal|dahl|ragu|rag\u00f9|broth|stock|gravy)\b/
 const OTHER_PAN = /\b(?:an?|another|second|separate) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan)\b/
 
 /** What is poured or tossed over something, and was stirred together before. */
@@ -122,7 +128,15 @@ export class Sourcing {
     const lower = bareOf(mention.text).toLowerCase()
     if (kept.section >= 0 && mention.section !== kept.section) kept.turnTo(mention)
     // `Line a tray with foil`: got ready, and nothing of what is being cooked.
+    // `Roll out and line a tart tin`: with what has been rolled.
+    const rolled =
+      mention.goesOn &&
+      /^line\b/.test(lower) &&
+      !/\bwith\b/.test(lower) &&
+      [...(kept.current?.names ?? [])].some((n) => LINES_TINS.has(n))
+    if (rolled) mention = { ...mention, text: `${mention.text} with it` }
     const onlyReady =
+      !rolled &&
       PREPARES.test(mention.text) &&
       !productsIn(lower).length &&
       !IT.test(lower) &&
@@ -226,9 +240,12 @@ export class Sourcing {
     const begun = kept.open.some((t) => t.section === mention.section && t.items.size > 0)
     const rest = ELSE.exec(lower)
     if (rest) fresh.push(...this.restOf(taking, rest[1] ?? rest[2]).map((i) => i.id))
-    if (ALL.test(lower) && !begun && !rest) fresh.push(...kept.unnamed(fresh).map((i) => i.id))
     // `Oats: stir everything together`: all that stands under that heading.
-    const named = rest ? undefined : ALL_OF.exec(lower)?.[1]
+    const allOf = rest ? null : ALL_OF.exec(lower)
+    const named = allOf?.[1] ?? allOf?.[2]
+    const isListed = named !== undefined && kept.ingredients.some((i) => isUnder(i, named))
+    if (ALL.test(lower) && !begun && !rest && !isListed)
+      fresh.push(...kept.unnamed(fresh).map((i) => i.id))
     if (named !== undefined || (ALL.test(lower) && begun && !mention.goesOn && mention.label)) {
       const own = kept.ingredients.filter((i) => isUnder(i, named ?? mention.label))
       if (own.length && own.every((i) => !kept.isNamed(i.id))) {
@@ -271,7 +288,9 @@ export class Sourcing {
   /** The words of a step without those by which it names an ingredient: `the 2 tbsp rice` is no kind. */
   private kindsIn({ mention, lower }: Taking): string {
     const named = mention.uses.flatMap((id) => namesOf(this.kept.item(id)))
-    return KIND_WORDS.filter((k) => named.includes(k)).reduce(
+    // `The fish`, of a list with white fish and haddock: both.
+    const isAll = (k: string) => k === 'fish' && /\bthe fish\b/.test(lower)
+    return KIND_WORDS.filter((k) => named.includes(k) && !isAll(k)).reduce(
       (out, k) => out.replaceAll(k, ' '),
       lower,
     )
@@ -332,6 +351,8 @@ export class Sourcing {
     const iced = ICED.test(lower) ? kept.latest((t) => t.names.has('ice bath')) : undefined
     if (iced) found.add(iced)
     if (!COOKED_IN_WATER.test(lower) || OTHER_PAN.test(lower)) return
+    // `Cook the beans in the curry`: in no water.
+    if (found.size > 0 && IN_THE_DISH.test(lower)) return
     // `Core the cabbage and cook it whole`: what was just cut, and lies in nothing.
     const cutNow =
       mention.goesOn && kept.current && found.has(kept.current) ? kept.current : undefined
@@ -505,12 +526,7 @@ export class Sourcing {
       if (!into.test(mention.text.toLowerCase())) return undefined
       // A stew or a sauce is what most has gone into.
       if (DISHES.has(name)) {
-        const most = apart.reduce<Thread | undefined>(
-          (a, b) => (a && a.items.size > b.items.size ? a : b),
-          undefined,
-        )
-        most?.names.add(name)
-        return most
+        return this.fullest(apart, name)
       }
       const unnamed = apart.findLast((t) => t.names.size === 0)
       if (PART_OF.test(mention.text.toLowerCase())) unnamed?.names.add(name)
@@ -537,12 +553,24 @@ export class Sourcing {
     )
     return (
       others.findLast((t) => t.names.size === 0) ??
+      // `In the curry`: what most has gone into on the hob.
+      (DISHES.has(name) ? this.fullest(others.filter(isOnHob), name) : undefined) ??
       // `Roll the mixture`: what was stirred together in no pot, whatever else it was called.
       (name === 'mixture' && POTS.has(this.kept.current?.where.vessel ?? '')
         ? others.findLast((t) => t.items.size > 1 && !POTS.has(t.where.vessel ?? ''))
         : undefined) ??
       (others.length ? undefined : this.kept.current)
     )
+  }
+
+  /** The one that most has gone into, which is called so from now on. */
+  private fullest(threads: readonly Thread[], name: string): Thread | undefined {
+    const most = threads.reduce<Thread | undefined>(
+      (a, b) => (a && a.items.size > b.items.size ? a : b),
+      undefined,
+    )
+    most?.names.add(name)
+    return most
   }
 
   /** `Fluff it up`, `turn the salmon in it`: what was worked on last. */
@@ -554,7 +582,7 @@ export class Sourcing {
       )
     if (/\b(?:i|you|we) [a-z]+ (?:it|them)\b/.test(lower)) return true
     if (
-      /^(?:arrange|layer|pile|heap|sit|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|press|pat|stack|spray|slide|ladle) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
+      /^(?:arrange|layer|pile|heap|sit|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|split|share|press|pat|stack|spray|slide|ladle) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
         lower,
       )
     )

@@ -54,9 +54,11 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
   {
     // `Pour in the coconut milk, bring to a simmer`: as long as a pan takes to come to it, and no longer.
     words:
-      /\b(?:bring|return|come)(?: (?:it|them|everything|back|up|just|slowly|gently))* to (?:a|the) (?:[a-z]+ )?(?:simmer|boil)\.?$/,
+      /\b(?:bring|return|come)(?: (?:it|them|everything|the milk|back|up|just|slowly|gently))* to (?:a|the) (?:[a-z]+ )?(?:simmer|boil)(?:$|[.,;]| -)/,
     minutes: [5, 8],
   },
+  // `Bring the water back to the boil`: it is hot.
+  { work: 'boil', words: /\bbring (?:the water|it|everything) back to\b/, minutes: [3, 5] },
   {
     // `Cool under cold water`: until it can be held.
     work: 'cool',

@@ -95,7 +95,10 @@ export function temperaturesIn(text: string): Temperature[] {
 
 function whatOf(line: string, at: number, end: number): Temperature['of'] {
   const before = line.slice(Math.max(0, at - 90), at)
-  const after = line.slice(end, end + 50)
+  // `190 °C with a baking sheet inside`: nothing of the food.
+  const after = line
+    .slice(end, end + 50)
+    .replace(/^[^.;\d]*\b(?:tray|sheet|tin|pan|stone|dish|pot|casserole)\b[^.;\d]* inside\b/, '')
   if (
     /\b(?:internal|inside|core|thermometer|probe|thickest|the (?:centre|center|middle)|temperature of the (?:meat|chicken|turkey|fish|loaf|joint)|reads?|registers?)\b[^.;\d]*$/.test(
       before,

@@ -77,7 +77,8 @@ export interface Sources {
 const CITRUS = /\b(?:lemons?|limes?|oranges?|grapefruits?|clementines?)\b/i
 const ZESTS = /\b(?:zest|rind)\b/
 const SQUEEZES = /\b(?:squeeze|juice|halve|slice|segment|quarter)\b/
-const KEEPS_LIQUID = /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b/
+const KEEPS_LIQUID =
+  /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b|\bstrain(?:ing)? the (?:[a-z]+ )?(?:liquid|liquor|milk)\b/
 /** `To serve, boil the pasta` begins something of its own. */
 export const SERVES =
   /^(?:serve|eat|dish up|plate)\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast|reheat|warm|heat)\b)/
@@ -357,6 +358,15 @@ export class Threads {
     // Part of it is still as it was bought: what is left of that is meant.
     if (this.parted.has(id) && share !== 'all') return undefined
     if (isStaple(ingredient.item)) {
+      // `Add to the milk`, `bring the milk to the boil`: where it is by now.
+      const there =
+        !holder.closed &&
+        namesOf(ingredient.item).some((n) =>
+          new RegExp(
+            String.raw`(?:^|, |\b(?:then|and) )(?:add|stir|pour|tip|whisk|return|put)\b[^,.;]*\b(?:to|into) the (?:[a-z]+ )?${n}s?\b|^(?:slowly |gently )?bring the ${n}\b`,
+          ).test(bareOf(mention.text).toLowerCase()),
+        )
+      if (there && holder.items.size > 1 && share === 'all') return holder
       const only = [...holder.items].every((x) => isStaple(this.item(x)))
       return only && holder === this.current && share === 'all' ? holder : undefined
     }
