@@ -1,12 +1,14 @@
 import type { Kitchen } from '../kitchen'
 import type { ActivityRun, Plan } from '../plan'
-import { lawOf, OVEN_SHAPES } from '../recipe'
+import { isDry, lawOf, OVEN_SHAPES } from '../recipe'
 import type { Card, CompiledSession } from '../session'
 import { emptiedBy } from './places'
 import { cueIn, ENDING, listed, placeWords } from './words'
 
 /** Food that waits longer than this between steps is told where it stands. */
 const STANDS = 300
+/** Longest that cut or mixed food stands in the kitchen, in seconds: usual food safety guidance. */
+const OUT_OF_THE_COLD = 2 * 3600
 /** Seconds that raw food may be out of the cold: usual guidance, with a margin of ours. */
 const RAW_OUT = 1800
 
@@ -29,7 +31,11 @@ export class LineWords {
   /** The words of a step with where its food comes from and how long that has stood. */
   opening(words: string, run: ActivityRun, card: Card): string {
     const from = (this.emptied.get(run.id) ?? []).map((s) => placeWords(s, this.kitchen))
-    const parts = [words.replace(/[.\s]+$/, '')]
+    // `Pour into the dal, from the small pan. It will splutter`.
+    const said = words.replace(/[.\s]+$/, '')
+    const at = said.search(/\. [A-Z]/)
+    const [first, behind] = at < 0 ? [said, ''] : [said.slice(0, at), said.slice(at)]
+    const parts = [first]
     const chilled = this.compiled.links
       .filter((l) => l.to === run.id && l.from.endsWith('.cold') && this.runs.has(l.from))
       .map(
@@ -52,7 +58,7 @@ export class LineWords {
     const aside = this.setAside(run, card)
     const rest = this.restInTheCold(run, card)
     if (card.work === 'soak' && !this.places.get(run.id)?.length) parts.push('in a bowl')
-    return [parts.join(', '), ...rest, ...aside, ...notes].join('. ')
+    return [`${parts.join(', ')}${behind}`, ...rest, ...aside, ...notes].join('. ')
   }
 
   /** Of what kind a station is. */
@@ -75,12 +81,17 @@ export class LineWords {
 
   /** What is put down for a while by hands, and lies in no vessel of the plan: into what, until when. */
   private setAside(run: ActivityRun, card: Card): string[] {
-    if (!['cut', 'measure', 'shape', 'drain'].includes(card.work)) return []
+    const down = ['cut', 'measure', 'shape', 'drain'].includes(card.work)
+    if (!down && !['mix', 'assemble', 'season', 'blend'].includes(card.work)) return []
     const next = this.compiled.links
       .filter((l) => l.from === run.id)
       .flatMap((l) => this.runs.get(l.to) ?? [])
       .reduce((soonest, r) => Math.min(soonest, r.start), Infinity)
     if (!Number.isFinite(next) || next - run.end < STANDS) return []
+    const isPerishable = card.uses.length ? !card.uses.every(isDry) : card.hygiene !== 'neutral'
+    if (next - run.end > OUT_OF_THE_COLD && isPerishable)
+      return [`Cover it and put it into the fridge until ${this.clock(next)}`]
+    if (!down) return []
     // `Flake the fish into the baking dish`: it lies there.
     const lies = (p: string) => OVEN_SHAPES.has(this.kindOf(p))
     if (card.work === 'cut' && this.places.get(run.id)?.some(lies)) return []

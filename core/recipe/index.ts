@@ -76,7 +76,7 @@ export {
   type Step,
   type Way,
 } from './schema'
-export { isFish, isLiquid, isMeat, readRecipeText, type RecipeRead } from './text'
+export { isDry, isFish, isLiquid, isMeat, readRecipeText, type RecipeRead } from './text'
 export {
   attentionFor,
   cooks,

@@ -80,7 +80,8 @@ export function sharesOf(recipe: Recipe): Map<string, Map<string, number>> {
             [...comesFrom(links, s.id)].some((x) => uses(x, id)),
         )
       const rest = left.get(id)!
-      const share = said === 'rest' ? rest : (said ?? (there || rest <= 0 ? 0 : rest))
+      // `Half the spinach mixture`, of spinach that is all in: none of it comes to this.
+      const share = said === 'rest' || rest <= 0 ? rest : (said ?? (there ? 0 : rest))
       shares.set(id, share)
       if (GETS_READY.has(step.work)) continue
       left.set(id, Math.max(0, rest - share))

@@ -1,4 +1,5 @@
 import { lowerFirst, upperFirst } from '../casing'
+import { isMeat } from './foods'
 import { singular } from './ingredientLine'
 import { VERB_OF } from './lexicon'
 import { PRODUCTS } from './references'
@@ -205,6 +206,8 @@ export const inCommands = (text: string): string =>
       const pours = /\b(?:stock|broth|sauce|cream|milk|gravy|water|wine|passata|dressing)$/i.test(
         what,
       )
+      if (isMeat(what))
+        return before === '' ? `Put ${the(what)} on top` : `${before}put ${the(what)} on top`
       const command = `${made ? 'spread' : pours ? 'pour' : 'scatter'} over ${the(what)}`
       return before === '' ? upperFirst(command) : `${before}${command}`
     })

@@ -25,6 +25,13 @@ export const isLiquid = (text: string) =>
     text,
   )
 
+/** Powder, grain, seeds, nuts and spices: what is mixed dry before anything wet comes to it. */
+export const isDry = (text: string) =>
+  !/\b(?:milk|butter|oil|sauce|paste|stock|water|juice|syrup)\b/i.test(text) &&
+  /\b(?:flours?|oats?|sugar|powder|soda|bicarb(?:onate)?|salt|pepper|spices?|cinnamon|nutmeg|ginger|cumin|paprika|turmeric|cloves|allspice|cardamom|cocoa|seeds?|nuts?|almonds?|walnuts?|hazelnuts?|pecans?|coconut|semolina|polenta|cornmeal|cornflour|cornstarch|yeast|bran|wheatgerm|breadcrumbs?|raisins?|sultanas?)\b/i.test(
+    text,
+  )
+
 export const isDough = (text: string) =>
   /\b(?:dough|pastry|loaf|loaves|bread|rolls|buns|batter|flatbreads?|scones?|biscuits?|cookies?)\b/i.test(
     text,

@@ -41,7 +41,7 @@ const LAID_OVER =
 const NAMED_OVER =
   /^(?:lay|spread|spoon|pour|put|scatter|arrange|sprinkle) (?:half )?the [a-z ]{2,30}? (?:over|on top)(?=[,.;]|$| and\b)/
 /** Where things lie that something is laid over. */
-const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'pot', 'frying-pan'])
+const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'frying-pan', ...POTS])
 /** Lies in something that more can be stirred into. */
 const inPotOf = ({ lifted, where: { vessel } }: Thread) =>
   !lifted &&
@@ -167,6 +167,8 @@ export function goesOnFrom(
   if (alone && /^(?:put|pop|place|chill|stick) (?:the|your|some)\b/.test(lower)) return undefined
   // `Cook the noodles in boiling water`: water of their own.
   if (/\bin(?:to)? (?:[a-z]+ ){0,5}?(?:boiling|salted|simmering)\b/.test(lower)) return undefined
+  // `Steam green beans for 5 minutes`: by themselves.
+  if (/^steam (?!it\b|them\b)[a-z]/.test(lower) && !mention.goesOn) return undefined
   const head = lower.replace(/[,;].*$/, '')
   // `Fry in batches in hot oil`: what is fried is not said again.
   // `Into a pot with water`: what goes in is not said again.
@@ -281,7 +283,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   const { current } = kept
   if (!current || current.closed) return false
   if (
-    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load) with)\b/.test(
+    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load|brush|glaze|baste|coat) with)\b/.test(
       lower,
     )
   )

@@ -1,2 +1,2 @@
-export { isFish, isLiquid, isMeat } from './foods'
+export { isDry, isFish, isLiquid, isMeat } from './foods'
 export { readRecipeText, type RecipeRead } from './readText'

@@ -105,6 +105,8 @@ const PACKED = /^(?:tin|can|jar|packet|pack)/
 const PREPARATION =
   /\b(?:(?:very |finely|roughly|thinly|thickly|coarsely|freshly|lightly|well|halved and|peeled and|cored and)\s+)*(?:chopped|sliced|diced|cubed|minced|grated|crushed|peeled|cored|deseeded|halved|quartered|shredded|melted|softened|beaten|sifted|drained|rinsed|washed|trimmed|torn|zested|juiced|cut|toasted|ground|mashed|flaked|bashed|picked|soaked|defrosted|thawed|separated|at room temperature|to taste|to serve|for frying|for greasing|for dusting|for brushing|plus extra|skin on|skinned|boned|in chunks|into .+)\b/
 
+const PREPARED_LAST =
+  /(?<=[a-z]{3}) (?:(?:very )?(?:finely|roughly|thinly|thickly|coarsely|well) )?(?:chopped|sliced|diced|cubed|grated|crushed|peeled|halved|quartered|shredded|torn|trimmed|deseeded)$/
 /** `(½ of a 400 g pack)`, `(2 packs of 400 g)`: how we write it ourselves. */
 const OF_PACKS =
   /\s*\((?:[\d¼½¾⅓⅔. ]+ )?(?:of an? |packs? of |pack of )(\d+(?:[.,]\d+)?) ?(kg|g|ml|l)(?: packs?)?\)/
@@ -167,7 +169,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
       (_, n: string | undefined) => `${n ?? 1} `,
     )
     .replace(
-      /^(?:zest and juice|juice and zest|juice|zest) (?=\d|half|an? )(?:an? )?(\d+(?:\.\d+)? )?/,
+      /^(?:zest and juice|juice and zest|juice|(?:finely )?(?:grated )?zest) (?=\d|half|an? )(?:an? )?(\d+(?:\.\d+)? )?/,
       (_, n: string | undefined) => n ?? '1 ',
     )
     .replace(
@@ -247,7 +249,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   const strange = unit === 'piece' && amount > 0 ? /^([a-z]+) of /.exec(line)?.[1] : undefined
   if (strange) doubts.push(`"${strange}" is not a unit that is known: counted as pieces`)
   let preparation: string | undefined
-  const comma = /^(.*?)(?:,|;| - )\s*(.+)$/.exec(line.replace(/\(([^)]*)\)/g, ', $1'))
+  const comma = /^(.*?)(?:,|;| - )\s*(.+)$/.exec(line.replace(/\s*\(([^)]*)\)/g, ', $1'))
   if (comma) {
     line = comma[1]!
     preparation = comma[2]!
@@ -256,6 +258,11 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
     if (m && m.index > 0 && /^(?:to |for |at |plus|cut|in )/.test(m[0])) {
       preparation = line.slice(m.index)
       line = line.slice(0, m.index)
+    } else if (m && m.index > 0 && PREPARED_LAST.test(line)) {
+      // `100 g almonds roughly chopped`.
+      const at = line.search(PREPARED_LAST)
+      preparation = line.slice(at + 1)
+      line = line.slice(0, at)
     } else if (m?.index === 0 && !/^(?:ground|soaked|minced|crushed|toasted)\b/.test(m[0])) {
       preparation = m[0]
       line = line.slice(m[0].length)

@@ -50,12 +50,12 @@ function servingsIn(lines: readonly string[]): number | undefined {
 }
 /** What a dish is counted in by those who eat it. */
 const EATEN =
-  '(?:bowls|lunch(?:es|boxes)|dinners|suppers|portions|meals|servings|jars|plates|people)'
+  '(?:bowls|breakfasts|lunch(?:es|boxes)|dinners|suppers|portions|meals|servings|jars|plates|people)'
 /** `Pasta bake for the freezer (8)`, `(6 bowls)`: a number in brackets behind or under the name. */
 function inBrackets(lines: readonly string[]): number | undefined {
   const [first, second] = lines.filter(Boolean)
   const m =
-    new RegExp(`\\((\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i').exec(first ?? '') ??
+    new RegExp(`\\((?:[^()]*, )?(\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i').exec(first ?? '') ??
     new RegExp(`[-–—,] (?:about )?(\\d{1,2}) ${EATEN}\\s*$`, 'i').exec(first ?? '') ??
     new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i').exec(second ?? '')
   return m ? Number(m[1]) : undefined

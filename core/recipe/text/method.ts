@@ -478,8 +478,11 @@ class Reader {
       items: unlisted ? [text] : threads.itemsOf(sources),
     })
     const waits = this.waitsOf(text, work, sources, equipment)
+    // `Rice: rinse, soak`: what is rinsed stands in front.
+    const [only] =
+      !mention.uses.length && bareOf(text).trim().toLowerCase() === mention.verb ? fresh : []
     this.drafts.push({
-      do: sentenceCase(text),
+      do: sentenceCase(only === undefined ? text : `${text} the ${only}`),
       work,
       ...time,
       ...heat,
@@ -529,6 +532,10 @@ class Reader {
     if (work === 'heat') return waits
     for (const k of sources.after) waits.set(k, food(k))
     for (const t of from) {
+      if (t.liftedAt !== undefined && t.liftedAt !== t.last) {
+        if (!from.some((o) => o.last === t.liftedAt)) waits.set(t.liftedAt, { food: false })
+        delete t.liftedAt
+      }
       // What was left in its pot is waited for by itself, though what was lifted out came from there too.
       const left = t.left && sources.others.length > 0
       // `Brush again with what is left` of the glaze: what went on before is in it by another way.

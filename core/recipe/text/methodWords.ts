@@ -18,7 +18,7 @@ export const THIN_CRISP =
 
 /** Something comes to what lies there. */
 export const PUTS_TO =
-  /^(?:add|pour|pile|spoon|spread|scatter|sprinkle|top|cover|arrange|drizzle|dot|tuck|fill|stuff|lay|put|crumble|grate|ladle)\b|\b(?:pour|spoon|spread) over the\b/i
+  /^(?:add|pour|pile|spoon|spread|scatter|sprinkle|top|cover|arrange|drizzle|dot|tuck|fill|stuff|lay|put|crumble|grate|ladle|repeat|finish)\b|\b(?:pour|spoon|spread) over the\b/i
 
 /** A pan that only presses something. */
 export const AS_WEIGHT =
@@ -48,7 +48,7 @@ export const LIQUOR_STANDS = 120
 
 /** `Do this three times`. */
 export const AGAIN =
-  /^(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)/
+  /^(?![^.;]*\bthen (?:finish|top|end|pour|spoon)\b)(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)/
 
 /** What is done the evening before is left until the morning where it says no time. */
 export const overnight = ({ text, label }: Mention, work: WorkKind) =>

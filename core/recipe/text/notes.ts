@@ -32,9 +32,12 @@ export const isApart = (text: string) =>
 /** `Stir every half hour`: done to what cooks by then. */
 const NOW_AND_THEN =
   /^(?:stir|baste|shake) (?:it |them )?(?:every\b|now and (?:then|again)\b|from time to time\b|occasionally\b)/i
+/** `It will splutter`, `the sauce should be thick`. */
+const IT_WILL = /^(?:it|they|this|that|the [a-z]+) (?:will|should|may|might)\b/i
 /** `Check the juices run clear`, `cover with foil if it browns too fast`: beside what was said before. */
 export const isCheck = (text: string) =>
   NOW_AND_THEN.test(text) ||
+  (IT_WILL.test(text) && !durationsIn(text).length) ||
   (!durationsIn(text).length &&
     (/^(?:check|test|make sure|see) (?:that |if |whether )?(?:the juices|the seasoning|it is|they are|it['’]s)\b/i.test(
       text,

@@ -15,7 +15,7 @@ export const PART_OF =
   /\b(?:half|a (?:third|quarter|fifth|little|ladle(?:ful)?|few (?:spoonfuls|tablespoons|spoons)|cupful|spoonful)|two thirds|three quarters|some|\d+ ?(?:g|ml|tbsp|tablespoons)) (?:of )?(?:the|this|that|your) ((?:[a-zà-ÿ]+ ?){1,3})/
 /** `Cool the rest`. */
 export const THE_REST =
-  /^[a-z]+(?: [a-z]+)? the rest\b(?! of)|\bwith (?:what is left|the remainder)\b/
+  /^[a-z]+(?: [a-z]+)? the rest\b(?! of)|\bwith (?:what is left|the remainder)\b|\bthe (?:last|rest|remainder) of the (?:[a-z]+ )?sauce\b/
 /** `Remove the turkey to a board`: the rest stays in the pot that it cooked in. */
 export const takesOut = (holder: Thread, { text, uses }: Mention): boolean => {
   if (!holder.cooked || uses.length >= holder.items.size) return false

@@ -10,7 +10,7 @@ export const isStaple = (item: string) => STAPLE.test(item) || PEPPER.test(item)
 
 /** Things made on the way, by which a method goes on speaking of them. */
 export const PRODUCTS = new Set(
-  'tadka sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu ragù pesto salsa relish chutney jam crust streusel dal dahl sponge cake loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling muffin cupcake scone brownie chili finger wedge case shell'.split(
+  'tadka sauce dough batter mixture filling stew soup chowder gravy base marinade custard dressing topping crumble glaze syrup puree paste mash dip stuffing compote roux pastry caramel icing frosting meringue broth curry chilli ragu ragù pesto salsa relish chutney jam crust streusel dal dahl sponge cake meatloaf loaf bread patty patties meatball ball burger fishcake cake pancake cookie biscuit bun roll knot round cutlet brine coating crumb salad slaw dumpling muffin cupcake scone brownie chili finger wedge case shell'.split(
     ' ',
   ),
 )
@@ -166,6 +166,8 @@ export const bareOf = (text: string) =>
       /,? (?:and )?\b(?:keep|reserve|save)(?:ing)? (?:back )?the (?:poaching |cooking )?(?:milk|liquid|liquor|stock|water)\b(?! (?:warm|hot|in)\b)/gi,
       ' ',
     )
+    // `Mix the dry things except the cranberries`.
+    .replace(/,? (?:except|apart from|all but|but not) (?:for )?(?:the )?[^,;.]*/gi, ' ')
     .replace(/\bfish out\b/gi, 'lift out')
     .replace(/,? (?:throwing away|discarding|binning|leaving) (?:any |all )?the [^,;.]*/gi, ' ')
     .replace(/\bthe fat (?:off|from) the (juices|liquid|stock|broth|sauce|gravy)\b/gi, 'the $1')
@@ -237,6 +239,7 @@ export const MADE_OF: Record<string, string[]> = {
   crumb: ['coating', 'crumble'],
   case: ['pastry', 'dough', 'crust'],
   base: ['pastry', 'dough', 'crust'],
+  meatloaf: ['loaf', 'mixture', 'mince'],
   custard: ['egg', 'cream', 'milk'],
   shell: ['pastry', 'dough', 'crust'],
 }

@@ -54,7 +54,7 @@ export function sectionsOf(method: string): Section[] {
     }
     const label = OFF_HEAT.test(bare)
       ? undefined
-      : LABEL.exec(bare.replace(/^\(?(?:\d{1,2}\s*[.):]|[a-h]\))\s*/, ''))?.[1]
+      : LABEL.exec(bare.replace(/^\(?(?:\d{1,2}\s*[.):]|[a-h]\))\s*/, '').replace(/\*\*/g, ''))?.[1]
     // A day stands for all that is said behind it.
     let day: string | undefined
     const told = sentencesOf(line)

@@ -20,6 +20,8 @@ export function sentencesOf(method: string): string[] {
       )
       .replace(/^step\s+(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s*[:.-]?\s*/i, '')
       .replace(/^\*\*(.+?)\*\*:?\s*/, '$1 ')
+      // `(Can be frozen at this stage. Defrost before baking.)`: of another day.
+      .replace(/\((?:you )?(?:it )?can (?:be )?(?:frozen|freeze|made|make)[^()]*\)/gi, '')
       .trim()
     if (!line || isHeading(line)) continue
     // `Whisk the dry stuff in one bowl and the wet in another`: two things to do.

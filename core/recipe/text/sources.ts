@@ -1,5 +1,5 @@
 import type { WorkKind } from '../work'
-import { isLiquid } from './foods'
+import { isDry, isLiquid } from './foods'
 import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
 import { namesOf, type IngredientRead } from './ingredientLine'
 import { POTS } from './lexicon'
@@ -18,6 +18,7 @@ import {
   productsIn,
   SPOKEN_OF,
 } from './references'
+import { usedIn } from './usedIn'
 import { SERVES, type Mention, type Sources, type Thread, type Threads } from './threads'
 
 const KNOWN_VESSEL =
@@ -25,10 +26,14 @@ const KNOWN_VESSEL =
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
 /** `All the sauce ingredients`. */
 const ALL_OF =
-  /\b(?:all (?:of )?|the )(?:the )?([a-z]+(?: [a-z]+)?) ingredients\b|\beverything (?:for|in|under) the ([a-z]+(?: [a-z]+)?)/
+  /(?:\b(?:all (?:of )?|the )(?:the )?|^(?:whisk|mix|combine|stir|blend|beat) (?:together )?(?!the |all ))([a-z]+(?: [a-z]+)?) ingredients\b|\beverything (?:for|in|under) the ([a-z]+(?: [a-z]+)?)/
 /** `Everything else for the paste`, `the remaining sauce ingredients`. */
 const ELSE =
   /\beverything else\b(?: (?:for|in|under) the ([a-z]+))?|\b(?:rest of|remaining|other)(?: the)?(?: ([a-z]+))? ingredients\b/
+const HALF_OVER =
+  /^(?:brush|spoon|pour|spread|drizzle|tip|scatter) (?:half|some|most|a (?:third|little|bit)) (?:over|on|onto|into) (?!the top\b|it\b|them\b)/
+/** `Except the cranberries`. */
+const SPARED = /\b(?:except|apart from|all but|but not) (?:for )?(?:the )?([^,;.]*)/
 const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
 const JUICES =
   /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
@@ -40,6 +45,8 @@ const MAKES =
 /** `Meat stock`, `chicken broth`: no meat. */
 const isMadeOf = (lower: string) =>
   /\b(?:meat|fish|vegetable) (?:stock|broth|juices|thermometer|mixture|sauce)\b/.test(lower)
+const BOILS_DOWN =
+  /^(?:(?:turn|raise|increase) [^.;]*heat\b[^.;]*\b)?(?:boil|bubble|reduce|simmer|thicken)\b/
 const DISHES = new Set(
   'stew soup chowder chilli chili curry ragu ragù sauce gravy casserole base dal dahl'.split(' '),
 )
@@ -74,7 +81,7 @@ const HOB_VESSELS = new Set(['pot', 'frying-pan', 'wok'])
 const isOnHob = ({ where: { vessel } }: Thread) => HOB_VESSELS.has(vessel ?? '')
 /** `Put everything in a casserole`: all that has been got ready. */
 const PUT_ALL =
-  /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b/
+  /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b|^(?:put|return|tip) (?:everything|it all|the lot) back\b/
 
 const WET_AND_DRY =
   /\b(?:wet|dry|liquid) (?:ingredients|mixture|mix)\b|\b(?:into|with|to) the (?:dry|wet)\b(?! (?:pan|frying|skillet|bowl|rub))/
@@ -95,9 +102,16 @@ const FIRST_LAYER = /\b(?:over|on|in|into|across) the (?:base|bottom) of an?\b/
 const isMixed = ({ cooked, items, where: { vessel } }: Thread) =>
   !cooked && (vessel === 'bowl' || (vessel === undefined && items.size > 1))
 
-/** A handful of coriander is an herb, a teaspoon of it a spice. */
-const listedAs = ({ counted = '', item, preparation = '', text }: IngredientRead) =>
-  `${counted} ${/\b(?:tins?|cans?|jars?)\b/i.exec(text)?.[0] ?? ''} ${item} ${preparation}`.trim()
+/** A handful of coriander is an herb, a teaspoon of it a spice, and without an amount it is none. */
+const listedAs = ({ amount, counted = '', item, preparation = '', text }: IngredientRead) =>
+  `${counted || (amount > 0 ? '' : 'handful')} ${/\b(?:tins?|cans?|jars?)\b/i.exec(text)?.[0] ?? ''} ${item} ${preparation}`
+    .replace(/\s+/g, ' ')
+    .trim()
+/** `The spices`: a tablespoon of oregano is one of them. */
+const isSpooned = (kinds: string, { unit, item }: IngredientRead) =>
+  /\bspices\b/.test(kinds) &&
+  (unit === 'tsp' || unit === 'tbsp') &&
+  /\b(?:oregano|thyme|rosemary|sage|basil|mint|dill|marjoram|mixed herbs)\b/.test(item)
 
 const MIXED_WITH =
   /^(?:mix|combine|toss|stir|mash|layer|whisk|blend) (?:it |them |everything )?(?:together )?with\b/
@@ -244,6 +258,15 @@ export class Sourcing {
     const allOf = rest ? null : ALL_OF.exec(lower)
     const named = allOf?.[1] ?? allOf?.[2]
     const isListed = named !== undefined && kept.ingredients.some((i) => isUnder(i, named))
+    // `Mix the dry ingredients`, of a list without such a heading.
+    const spared = SPARED.exec(mention.text.toLowerCase())?.[1] ?? ''
+    if (named === 'dry' && !isListed && !fresh.length) {
+      const dry = kept.unnamed(fresh).filter((i) => isDry(i.item))
+      fresh.push(
+        ...dry.map((i) => i.id).filter((id) => !usedIn(spared, kept.ingredients).includes(id)),
+      )
+      taking.anew = true
+    }
     if (ALL.test(lower) && !begun && !rest && !isListed)
       fresh.push(...kept.unnamed(fresh).map((i) => i.id))
     if (named !== undefined || (ALL.test(lower) && begun && !mention.goesOn && mention.label)) {
@@ -267,7 +290,9 @@ export class Sourcing {
     const kinds = this.kindsIn(taking)
     // `Roast the vegetables`: garlic that has a word of its own goes in where that says so.
     const apart = (i: IngredientRead) => /\bgarlic\b/i.test(i.item) && kept.spokenOf.has(i.id)
-    const ofKind = kept.unnamed(fresh).filter((i) => namesKind(kinds, listedAs(i)) && !apart(i))
+    const ofKind = kept
+      .unnamed(fresh)
+      .filter((i) => (namesKind(kinds, listedAs(i)) || isSpooned(kinds, i)) && !apart(i))
     fresh.push(...ofKind.map((i) => i.id))
   }
 
@@ -375,6 +400,12 @@ export class Sourcing {
   /** `Toss with a third of the ragù`: what stays where it is but for that part. */
   private lentIn({ lower, found, fresh }: Taking): Thread | undefined {
     const { kept } = this
+    // `Brush half over the meatloaf`: half of what was stirred last.
+    const { current } = kept
+    if (HALF_OVER.test(lower) && current && found.size > 0 && !found.has(current)) {
+      kept.lent = current
+      return current
+    }
     const noun = PART_OF.exec(lower)?.[1]
     if (noun === undefined || found.size + Math.min(1, fresh.length) < 2) return undefined
     const names = productsIn(noun)
@@ -514,6 +545,12 @@ export class Sourcing {
       return this.kept.open.findLast(
         (t) => t.cooked && !found.has(t) && HOB_VESSELS.has(t.where.vessel ?? ''),
       )
+    // `Lift the chicken out, boil the sauce hard`: what stays in its pot.
+    const stays = BOILS_DOWN.test(lower.trim()) && this.kept.open.findLast((t) => t.left)
+    if (stays && !found.size && (DISHES.has(name) || POURED.has(name))) {
+      stays.names.add(name)
+      return stays
+    }
     // `Shred it, and stir back into the chili`.
     const back = mention.goesOn && DISHES.has(name)
     if (found.size || back) {
@@ -581,8 +618,9 @@ export class Sourcing {
         this.kept.latest((t) => t.names.has(n)),
       )
     if (/\b(?:i|you|we) [a-z]+ (?:it|them)\b/.test(lower)) return true
+    if (/^set aside (?:with|beside|next to)\b/.test(lower)) return true
     if (
-      /^(?:arrange|layer|pile|heap|sit|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|split|share|press|pat|stack|spray|slide|ladle) (?:back |out |evenly |flat )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
+      /^(?:arrange|layer|pile|heap|sit|lay|place|put|transfer|spread|tip|pour|spoon|set|return|lift|roll|shape|divide|split|share|press|pat|stack|spray|slide|ladle) (?:back |out |evenly |flat |straight |carefully |gently )?(?:on|in|into|onto|over|to|between|among|out(?=[,.;]| and|$))\b(?! top)/.test(
         lower,
       )
     )

@@ -40,6 +40,8 @@ export interface Thread {
   pieces?: number
   /** Something was lifted out of it, and it stays in its pot until that comes back. */
   left?: boolean
+  /** The step that lifted it out: nothing is done to what stays before that. */
+  liftedAt?: number
 }
 
 /** What a step says, as far as it tells which food it is about. */
@@ -81,7 +83,7 @@ const KEEPS_LIQUID =
   /\b(?:keep|reserv|sav)(?:e|es|ing)?\b[^.;]*\b(?:liquid|liquor|water|milk)\b|\bstrain(?:ing)? the (?:[a-z]+ )?(?:liquid|liquor|milk)\b/
 /** `To serve, boil the pasta` begins something of its own. */
 export const SERVES =
-  /^(?:serve|eat|dish up|plate)\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast|reheat|warm|heat)\b)/
+  /^(?:serve|eat|dish up|plate)\b|^(?:put|pile|set) (?:everything|it all|the lot) on the table\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast|reheat|warm|heat)\b)/
 const LIFTS =
   /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
 /** Lifted into what it goes on in. */
@@ -171,6 +173,7 @@ export class Threads {
       for (const id of fresh) this.named.add(id)
       return
     }
+    for (const t of this.open) if (t.left && t !== main) t.liftedAt ??= step
     const begun = main === undefined
     const thread: Thread = main ?? {
       last: step,
