@@ -144,6 +144,7 @@ export default ts.config(
     files: ['core/**/*.ts'],
     ...SOURCE,
     rules: {
+      'no-console': 'error',
       'no-restricted-properties': [
         'error',
         ...[

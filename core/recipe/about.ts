@@ -181,7 +181,10 @@ function dishIn(
   // "Spinach and ricotta cannelloni" is called by its end, "macaroni and cheese" by its beginning.
   const [first, second] = words.split(/ and | & /)
   const before = second && second.trim().includes(' ') ? second : first
-  const noun = before?.match(/[a-zà-ÿ-]{3,}/g)?.at(-1)
+  // `Pizza night`, `couscous boxes`: called by what is eaten.
+  const noun = before
+    ?.match(/[a-zà-ÿ-]{3,}/g)
+    ?.findLast((w) => !/^(?:night|party|box(?:es)?)$/.test(w))
   if (
     !noun ||
     (!baked && BAKED.test(noun)) ||

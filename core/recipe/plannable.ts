@@ -62,12 +62,16 @@ export function plannable(read: RecipeRead, id: string, mark: string): RecipeInp
 /** Litres that a serving takes in the cold, where nothing says: an estimate of ours. */
 const SERVING_LITRES = 0.35
 
+const FREEZES_PART =
+  /\b(?:one|two|three|\d|half) of (?:the|these|them)\b|\bfreeze (?:one|two|half|the (?:other|rest))\b/i
 /** What is frozen, where the text does not say for how long: three months, as is usual for cooked dishes. */
 const FROZEN = { place: 'freezer', days: 90 } as const
 
 /** Where it is kept, by what the text says of it and of freezing. */
 function storeOf(read: RecipeRead): RecipeInput['store'] {
-  const freezes = read.steps.some((s) => /\bfreez/i.test(s.do))
+  // `Put two of the balls in bags and freeze`: the rest is eaten, or goes into the fridge.
+  const freezing = read.steps.filter((s) => /\bfreez/i.test(s.do))
+  const freezes = freezing.some((s) => s.work !== 'pack' || !FREEZES_PART.test(s.do))
   // The glaze that keeps in its jar is not the meat that it goes on.
   const perishes = read.ingredients.some((i) => isMeat(i.item))
   const own = (read.keeps ?? []).filter((k) => k.place !== 'shelf' || !perishes)

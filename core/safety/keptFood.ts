@@ -69,9 +69,14 @@ export const KEPT_FOOD: Hazard[] = [
     grave: true,
     source: `${GUIDANCE}: botulism, a week in the fridge at most`,
     find: (v) => {
-      const both = any(v.items, food.HERBS) && any(v.items, food.OIL)
-      const pattern =
-        /\b(?:garlic|herbs?|chilli|basil|rosemary|pesto|confit)\b[^.]*\b(?:cover(?:ed)? with|in|under) (?:the |a layer of |more )?(?:olive )?oil\b|\bcover\b[^.]*\bwith (?:the |more |a layer of )?(?:olive )?oil\b|\b(?:garlic|herb|chilli|rosemary|basil) oil\b|\bgarlic confit\b|\bconfit\b[^.]*\bgarlic\b|\binfused? (?:the )?oil\b/
+      // Chilli oil out of a bottle is none that was made at home.
+      const FLAVOURED = /\b(?:garlic|herb|chilli|rosemary|basil) oil\b/
+      const bought = any(v.items, FLAVOURED)
+      const herbs = v.items.filter((i) => !FLAVOURED.test(i))
+      const both = any(herbs, food.HERBS) && any(v.items, food.OIL)
+      const pattern = bought
+        ? /\bgarlic confit\b|\bconfit\b[^.]*\bgarlic\b|\binfused? (?:the )?oil\b/
+        : /\b(?:garlic|herbs?|chilli|basil|rosemary|pesto|confit)\b[^.]*\b(?:cover(?:ed)? with|in|under) (?:the |a layer of |more )?(?:olive )?oil\b|\bcover\b[^.]*\bwith (?:the |more |a layer of )?(?:olive )?oil\b|\b(?:garlic|herb|chilli|rosemary|basil) oil\b|\bgarlic confit\b|\bconfit\b[^.]*\bgarlic\b|\binfused? (?:the )?oil\b/
       if (!both && !/\bgarlic (?:oil|confit)\b|\bconfit garlic\b/.test(v.text)) return []
       const kept =
         /\b(?:keeps?|store|stored|jar|bottle|weeks?|months?|fridge|cupboard|refrigerat)\b/.test(

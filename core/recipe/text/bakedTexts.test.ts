@@ -97,7 +97,7 @@ For the filling
   })
   it('fries the bacon, crisp and no longer raw, before the leeks', () => {
     expect(stepOf(read.steps, 'fry the bacon')).toMatchObject({ work: 'fry', uses: ['bacon'] })
-    expect(order['soften the']).toEqual(['(while the'])
+    expect(order['soften the']).toEqual(['(fry the'])
     expect(stepOf(read.steps, 'scatter the leeks').hygiene).not.toBe('raw')
   })
   it('fills the case in its tin, and bakes that', () => {

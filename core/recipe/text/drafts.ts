@@ -1,3 +1,4 @@
+import { HOLDS_FOOD } from '../flow/vessels'
 import { freeId } from '../naming'
 import type { WorkKind } from '../work'
 
@@ -31,6 +32,8 @@ export interface StepRead {
 /** A step before it has a name, with the drafts that it waits for. */
 export type Draft = Omit<StepRead, 'id' | 'after'> & {
   verb: string
+  /** The draft whose food stays where it is, and the others come to it. */
+  main?: number | undefined
   waits: Map<number, { food: boolean; most?: number; kept?: boolean }>
 }
 
@@ -39,11 +42,17 @@ export function stepsFrom(drafts: readonly Draft[], real: ReadonlyMap<string, st
   tieUp(drafts)
   const ids: string[] = []
   const taken = new Set<string>()
-  return drafts.map(({ verb, waits, ...step }) => {
+  return drafts.map(({ verb, waits, main, ...step }) => {
     const id = freeId(verb.replace(/[^a-z]+/g, '-').replace(/^-|-$/g, '') || step.work, taken)
     taken.add(id)
     ids.push(id)
-    const all = [...waits.keys()].sort((a, b) => a - b)
+    // Of two pots the one of what is named last is gone on in.
+    const kind = step.equipment.find((k) => HOLDS_FOOD.has(k))
+    const alike = (k: number) => kind !== undefined && drafts[k]!.equipment.includes(kind)
+    const doubtful =
+      main !== undefined && alike(main) && [...waits.keys()].some((k) => k > main && alike(k))
+    const last = (k: number) => (doubtful && k === main ? Infinity : k)
+    const all = [...waits.keys()].sort((a, b) => last(a) - last(b))
     const implied = (k: number) => all.some((w) => w !== k && implies(drafts, k, w, waits))
     return {
       id,

@@ -98,6 +98,8 @@ function kindOf(
   )
     return { kind: 'keeps' }
   if (/^\s*(?:less|more|longer|shorter|fewer) than\b/.test(after)) return { kind: 'moment' }
+  // `Packet minus 2 minutes`.
+  if (/\b(?:minus|less)\s*$/.test(before)) return { kind: 'moment' }
   if (
     /\bthe (?:next|coming|whole)\s*$/.test(before) &&
     /\b(?:day|week|month)/.test(line.slice(at, end))

@@ -1,6 +1,6 @@
 import { lowerFirst, upperFirst } from '../casing'
 import { isMeat } from './foods'
-import { singular } from './ingredientLine'
+import { foodWords, singular } from './ingredientLine'
 import { VERB_OF } from './lexicon'
 import { PRODUCTS } from './references'
 
@@ -64,13 +64,19 @@ export function withTheirTimes<S extends { text: string }>(
   }, [])
 }
 
+/** `Toms.`, `Parmesan.`: a sentence that is nothing but food. */
+const isWhole = (text: string, foods: ReadonlySet<string>) =>
+  /[.!]$/.test(text.trim()) &&
+  foodWords(text).length > 0 &&
+  foodWords(text).every((w) => foods.has(w))
+
 /** `Tomatoes, puree, crumbled stock cubes, 500 ml water.`: things alone, that go in. */
 export function addsThings(text: string, foods: ReadonlySet<string>): string {
   const items = text.replace(/[.\s]+$/, '').split(/,\s*|\s+and\s+/)
   const isThing = (item: string) => {
     const words = item.toLowerCase().match(/[a-z]+/g) ?? []
     const bare = words.filter((w) => !/^(?:a|the|ml|l|g|kg|tbsp|tsp|pinch|of|some)$/.test(w))
-    const named = bare.filter((w) => foods.has(singular(w)) || w === 'water')
+    const named = bare.filter((w) => foods.has(foodWords(w)[0] ?? singular(w)) || w === 'water')
     return named.length > 0 && bare.every((w) => named.includes(w) || /(?:ed|en|ly)$/.test(w))
   }
   const first = text.toLowerCase().match(/[a-z]+/)?.[0] ?? ''
@@ -82,7 +88,8 @@ export function addsThings(text: string, foods: ReadonlySet<string>): string {
   const lead = head.split(/ (?:and|\+|&) /)
   const goIn = lead.length > 1 && lead.every(isThing) && VERB_OF.has(next?.toLowerCase() ?? '')
   if (goIn && !VERB_OF.has(first)) return `Add ${lowerFirst(text)}`
-  const listed = items.length > 2 && items.length < 12 && items.every(isThing)
+  const listed =
+    items.length < 12 && items.every(isThing) && (items.length > 2 || isWhole(text, foods))
   return listed && !VERB_OF.has(first) ? `Add ${lowerFirst(text)}` : text
 }
 
@@ -93,6 +100,17 @@ export const inCommands = (text: string): string =>
     .replace(
       /^((?:while|as) (?:the [a-z]+(?: [a-z]+)?|it|they|that|this|those) (?:is|are) (?:in|on|under) the (?:oven|hob|grill|fridge|freezer)) (?=[a-z])/i,
       '$1, ',
+    )
+    // `30 minutes, or from frozen for 1 hour 20`: of another day.
+    .replace(/,? or (?:cook |bake )?(?:straight )?from (?:frozen|the freezer)\b[^.;]*/i, '')
+    // `Crush in the garlic`: into the pan, as it comes from the press.
+    .replace(/^(?:crush|press) in (?:the )?(?=[a-z])/i, 'Add the crushed ')
+    // `Skins off the sausages`.
+    .replace(/^skins? off (?:the )?(?=sausages|chicken|fish|salmon)/i, 'Skin the ')
+    // `In they go with the fennel seeds`.
+    .replace(
+      /^in (they|it) goe?s?(?= with\b)/i,
+      (_, what: string) => `Add ${/it/i.test(what) ? 'it' : 'them'}`,
     )
     // `Use to top the pie`.
     .replace(

@@ -23,7 +23,7 @@ const BEGINS = new Set<WorkKind>([
 ])
 /** `Scatter with the crumbs`, `fold the herbs through`: onto or into what is not named. */
 const SPREADS_OVER =
-  /^(?:uncover(?:,| and)* )?(?:scatter|sprinkle|top|strew|finish|dot|fill) (?:over |evenly )?(?:with|over) the\b/
+  /^(?:uncover(?:,| and)* )?(?:(?:scatter|sprinkle|top|strew|finish|dot|fill) (?:over |evenly )?(?:with|over)|spread with) the\b/
 const STIRRED_THROUGH =
   /^(?:fold|stir|toss|mix) (?:the|both|all|those) [a-z ]{3,40} (?:through|in)(?=$|[,.;]| and\b| just\b| before\b)/
 /** `Slice the sausages and fold them through`: through what stands in its pot beside. */
@@ -136,6 +136,9 @@ export function goesOnFrom(
 ): Thread | undefined {
   const { current } = kept
   if (!current || mention.work === 'heat') return undefined
+  // `Knock back, divide into 4 balls`: the dough, whatever was cooked while it rose.
+  if (/^(?:knock|punch) (?:it )?(?:back|down)\b/.test(lower))
+    return kept.latest((t) => t.names.has('dough')) ?? current
   // `Bring the water back to the boil`: with what was put in.
   if (/^bring (?:the water|it|everything) back to\b/.test(lower)) return current
   if (WATER.test(lower) || ICE.test(lower)) return undefined
@@ -283,7 +286,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   const { current } = kept
   if (!current || current.closed) return false
   if (
-    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load|brush|glaze|baste|coat) with)\b/.test(
+    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set|stir|mix|fold) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load|brush|glaze|baste|coat|spread) with)\b/.test(
       lower,
     )
   )

@@ -92,7 +92,7 @@ const PACKS = new RegExp(
 )
 /** Words for what is counted, of whatever size. */
 export const COUNTS =
-  'cloves?|nests?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?'
+  'cloves?|nests?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?|bags?(?= of)|punnets?'
 const COUNT_WORDS = new RegExp(String.raw`^(?:${COUNTS})\b\s*`)
 /** Meat and fish out of a tin is cooked. */
 const TINNED = /\b(?:tins?|cans?|canned)\b/i
@@ -146,6 +146,11 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   let line = plain(shown)
     // `A 2.5 kg piece of brisket`, `plus 150 g berries`.
     .replace(/^(?:plus|and|also|an?) (?=\d)/, '')
+    // `Few shakes Worcestershire sauce`.
+    .replace(
+      /^(?:an? )?(?:few |good )?(?:shakes?|drops|dashes|grinds?|drizzle|slosh|glugs?) (?:of )?(?=[a-z])/,
+      '',
+    )
     .replace(
       /^(\d+(?:\.\d+)? ?(?:kg|g|lbs?|oz)) (?:piece|slab|chunk|joint|block) (?:of )?(?=[a-z])/,
       '$1 ',
@@ -339,6 +344,7 @@ const SHORT = [
   ['parm', 'parmesan'],
   ['evoo', 'oil'],
   ['spud', 'potato'],
+  ['tom', 'tomato'],
 ] as const
 
 export const singular = (word: string) =>

@@ -58,7 +58,8 @@ function inBrackets(lines: readonly string[]): number | undefined {
     new RegExp(`\\((?:[^()]*, )?(\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i').exec(first ?? '') ??
     new RegExp(`[-–—,] (?:about )?(\\d{1,2}) ${EATEN}\\s*$`, 'i').exec(first ?? '') ??
     new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i').exec(second ?? '')
-  return m ? Number(m[1]) : undefined
+  const alone = [first, second].find((l) => JUST_SERVES.test(l ?? ''))
+  return m ? Number(m[1]) : alone === undefined ? undefined : Number(/\d+/.exec(alone)![0])
 }
 
 /** `Makes 2 pies, each for 4`. */
@@ -104,7 +105,7 @@ export function layoutOf(text: string): Layout {
       const bare = line.replace(/[*_#]/g, '').replace(/^[\s>-]+/, '')
       const m = SERVES.exec(plain(bare))
       const inName =
-        /\((?:makes|serves|feeds)\s[^)]*\)|[-–,|]\s*(?:makes|serves|feeds)\s\d+|\s(?:makes|serves|feeds)\s\d+$|\bfor \d+$/i.test(
+        /\((?:[a-z]+ )?(?:makes|serves|feeds)\s[^)]*\)|[-–,|]\s*(?:makes|serves|feeds)\s\d+|\s(?:makes|serves|feeds)\s\d+$|\bfor \d+$/i.test(
           plain(bare),
         )
       if (
@@ -307,7 +308,9 @@ function withoutTables(lines: string[]): string[] {
   return out
 }
 
+const JUST_SERVES = new RegExp(`^(?:about )?\\d{1,2} ${EATEN}\\.?$`, 'i')
 const looksLikeMeta = (line: string) =>
+  JUST_SERVES.test(line) ||
   COMES_OF_IT.test(line) ||
   /^(?:#+\s*)?[*_]{0,3}(?:serves|feeds|servings?|yields?|makes|enough for|for \d|portions?|prep|cook(?:ing)? time|total|ready in|time|\d+ (?:servings|portions|people)|by )/i.test(
     line,

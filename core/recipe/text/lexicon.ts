@@ -33,7 +33,7 @@ export const VERBS: Verb[] = [
   { words: 'brown sear char colour color', work: 'brown' },
   {
     words:
-      'scramble fry deep-fry stir-fry pan-fry saute sauté toast crisp caramelise caramelize flip-fry sizzle splutter crackle',
+      'scramble fry deep-fry stir-fry pan-fry dry-fry saute sauté toast crisp caramelise caramelize flip-fry sizzle splutter crackle',
     work: 'fry',
   },
   { words: 'soften sweat melt wilt', work: 'soften' },
@@ -195,7 +195,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'tin',
   ],
   [
-    /\b(?:roasting|baking|oven) (?:trays?|sheets?|tins?|pans?|trays)\b|\b(?:sheet pans?|roasters?|trays?|cookie sheets?)\b/,
+    /\b(?:roasting|baking|oven) (?:trays?|sheets?|tins?|pans?|trays)\b|\b(?:sheet pans?|roasters?|trays?|cookie sheets?|hot sheets?)\b/,
     'tray',
   ],
   [

@@ -134,6 +134,9 @@ function itemsOf(line: string): string[] {
   if (listed && all.length > 2 && LABELLED.test(line) && !/\d/.test(all.slice(1).join(' ')))
     return all
   const parts = own.replace(/\.$/, '').split(/,\s*(?=\d)/, MOST_INGREDIENTS)
+  // `To serve: 300 g sushi rice, shredded cabbage`.
+  if (listed && parts.length === 1 && all.length > 1 && all.every((p) => p.split(' ').length < 6))
+    return eachOf(own.replace(/\.$/, ''))
   // `2 chickens, 1.6 kg each` is one thing.
   if (
     parts

@@ -43,7 +43,11 @@ function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
     )
       return false
     // `Half the sauce` is what was made of that name, and not the soy sauce that went into something.
-    const full = plain(item(id)).split(' ').length > 1 && lower.includes(plain(item(id)))
+    // `The honey and soy`: the soy sauce by its first word.
+    const first = namesOf(item(id)).slice(0, -1)
+    const full =
+      (plain(item(id)).split(' ').length > 1 && lower.includes(plain(item(id)))) ||
+      (head !== undefined && !lower.includes(head) && first.some((n) => lower.includes(n)))
     if (head && PRODUCTS.has(head) && !full && threads.latest((t) => t.names.has(head)))
       return false
     if (threads.isNamed(id)) return true

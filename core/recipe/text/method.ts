@@ -44,6 +44,7 @@ import { apart, calledInFull, usedIn } from './usedIn'
 import { ON_HOB, VESSELS } from './lexicon'
 import { bareOf, FOR_THE, KIND_WORDS } from './references'
 import { plain } from './plain'
+import { liftsMeat } from './partings'
 import { sectionsOf } from './sections'
 import { hygieneOf } from './stepHygiene'
 import { COOKS_ALONG, GUESSED, timeOf } from './stepTime'
@@ -226,6 +227,7 @@ class Reader {
       last.work !== 'heat' &&
       isBesideOnly(group) &&
       !movesTo(text) &&
+      !(current && liftsMeat(current, mention)) &&
       // `Take off the lid for the final 10 minutes`.
       durationsIn(text).every((d) => d.kind === 'moment')
     ) {
@@ -385,7 +387,10 @@ class Reader {
       roasting || FAT_LEFT.test(text) || where.vessel === 'tray'
         ? text.replace(/\b(the|same|both) tin(s?)\b/gi, '$1 roasting tin$2')
         : text.replace(AS_WEIGHT, '')
-    ).replace(MEANWHILE, '')
+    )
+      .replace(MEANWHILE, '')
+      // `Into two dishes (I do one for the freezer)`.
+      .replace(/\([^()]*\b(?:freezer|fridge)\b[^()]*\)/gi, ' ')
     // `Brown the mince in a pan, and set aside in a bowl`: it is browned in the pan.
     const spoken = cooks(mention.work) ? said.replace(MOVING, ' ').replace(ASIDE, ' ') : said
     const named = equipmentIn(spoken)
@@ -491,6 +496,7 @@ class Reader {
       uses,
       doubts,
       verb: mention.verb,
+      main: sources.main?.last,
       waits,
     })
     if (work === 'heat' && !named.includes('microwave')) return

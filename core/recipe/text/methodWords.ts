@@ -6,6 +6,7 @@ import { durationsIn } from './durations'
 import { equipmentIn } from './equipment'
 import type { Group } from './groups'
 import { namesOf, type IngredientRead } from './ingredientLine'
+import { VERB_OF } from './lexicon'
 import type { Mention } from './threads'
 
 /** `After the tofu's had 10 minutes, `. */
@@ -66,9 +67,15 @@ export const SWITCH =
 /** Fat is made hot. */
 export const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
 
+const BESIDES =
+  /^(?:while (?:it|that|this|they|these|the [a-z]+(?: [a-z]+)?)(?:['’]s|['’]re| is| are)? [^,;.]{2,40},\s+|in the (?:morning|evening),? (?=[a-z]))/i
 /** When things are done beside each other the plan says, not the words. */
-export const sentenceCase = (text: string) =>
-  upperFirst(text.replace(/^meanwhile,?\s+/i, '').replace(/[\s.,;:]+$/, ''))
+export const sentenceCase = (text: string) => {
+  const said = text.replace(/^meanwhile,?\s+/i, '')
+  const bare = said.replace(BESIDES, '')
+  const commands = VERB_OF.has(/^[a-z]+/i.exec(bare)?.[0].toLowerCase() ?? '')
+  return upperFirst((commands ? bare : said).replace(/[\s.,;:]+$/, ''))
+}
 
 /** At once, or within so many minutes: how long the food may wait before this step. */
 export function withinOf(text: string): number | undefined {

@@ -4,9 +4,9 @@ import type { Mention, Thread } from './threads'
 
 /** One of two or more of a kind, and what is left then. */
 export const ONE_OF =
-  /\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b|^(?:bake|roast|fry|cook|eat|serve|freeze|wrap|keep|chill) (?:one|\d{1,2})\b(?! ?(?:g|kg|ml|cm|min|minutes?|hours?|days?)\b| (?:side|at a time|by|after|minute|hour|layer|more))/
+  /\b(?:two|three|four|\d) of (?:the|these) (?:balls|loaves|pieces|portions|pies)\b|\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b|^(?:bake|roast|fry|cook|eat|serve|freeze|wrap|keep|chill) (?:one|\d{1,2})\b(?! ?(?:g|kg|ml|cm|min|minutes?|hours?|days?)\b| (?:side|at a time|by|after|minute|hour|layer|more))/
 export const OTHER_ONE =
-  /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:\d{1,2}|one|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|at|for|on|until|with)\b|$)/
+  /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:\d{1,2}|one|two|three|four|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|into|at|for|on|out|until|with)\b|$)/
 export const ONE_LABEL = /^(?:one|for (?:now|tonight)|to eat now|the first(?: one)?)$/i
 export const OTHER_LABEL =
   /^(?:(?:the )?other(?: one)?|the second(?: one)?|for (?:later|the freezer))$/i
@@ -16,6 +16,17 @@ export const PART_OF =
 /** `Cool the rest`. */
 export const THE_REST =
   /^[a-z]+(?: [a-z]+)? the rest\b(?! of)|\bwith (?:what is left|the remainder)\b|\bthe (?:last|rest|remainder) of the (?:[a-z]+ )?sauce\b/
+/** `Lift out the chicken and ginger`, at the end of what cooked them: a step of its own. */
+export const liftsMeat = (holder: Thread, { text, uses }: Mention): boolean =>
+  holder.cooked &&
+  holder.items.size > uses.length &&
+  uses.length > 0 &&
+  POTS.has(holder.where.vessel ?? '') &&
+  /^(?:in the (?:morning|evening),? )?(?:lift|take|fish|scoop) (?:out )?(?:the )?[a-z]+/i.test(
+    text,
+  ) &&
+  isMeat(text)
+
 /** `Remove the turkey to a board`: the rest stays in the pot that it cooked in. */
 export const takesOut = (holder: Thread, { text, uses }: Mention): boolean => {
   if (!holder.cooked || uses.length >= holder.items.size) return false
@@ -28,5 +39,6 @@ export const takesOut = (holder: Thread, { text, uses }: Mention): boolean => {
     /^(?:remove|(?:lift|take|fish|scoop)(?: out)?) (?:the )?((?:[a-z-]+ ?){1,3}?)(?=,| and | from | out\b)/i
   // `When it's done, lift the lamb onto a board`.
   const said = text.replace(/^(?:when|once|after|as soon as)\b[^,;]*,\s*/i, '')
+  if (liftsMeat(holder, { text: said, uses } as Mention)) return true
   return onto.test(said) || (vessel !== 'tray' && isMeat(first.exec(said)?.[1] ?? ''))
 }

@@ -86,7 +86,8 @@ const PUT_ALL =
 const WET_AND_DRY =
   /\b(?:wet|dry|liquid) (?:ingredients|mixture|mix)\b|\b(?:into|with|to) the (?:dry|wet)\b(?! (?:pan|frying|skillet|bowl|rub))/
 
-const KINDS = /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b/
+const KINDS =
+  /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b|\bthe (?:drained |cooked )?(?:pasta|noodles)\b/
 const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
 const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
 const IN_THE_DISH =
@@ -113,6 +114,8 @@ const isSpooned = (kinds: string, { unit, item }: IngredientRead) =>
   (unit === 'tsp' || unit === 'tbsp') &&
   /\b(?:oregano|thyme|rosemary|sage|basil|mint|dill|marjoram|mixed herbs)\b/.test(item)
 
+const isStarch = (label: string, item: string) =>
+  /^(?:pasta|rice|noodles)$/i.test(label) && namesKind(label.toLowerCase(), item)
 const MIXED_WITH =
   /^(?:mix|combine|toss|stir|mash|layer|whisk|blend) (?:it |them |everything )?(?:together )?with\b/
 
@@ -286,10 +289,15 @@ export class Sourcing {
         .unnamed(fresh)
         .filter((i) => i.group && namesOf(i.group).join(' ') === words && !isLiquid(i.item))
       if (own.length === 1) fresh.push(own[0]!.id)
+      // `Pasta: boil until nearly done`: the rigatoni.
+      const ofKind = own.length ? [] : kept.unnamed(fresh).filter((i) => isStarch(label, i.item))
+      if (ofKind.length === 1) fresh.push(ofKind[0]!.id)
     }
     const kinds = this.kindsIn(taking)
-    // `Roast the vegetables`: garlic that has a word of its own goes in where that says so.
-    const apart = (i: IngredientRead) => /\bgarlic\b/i.test(i.item) && kept.spokenOf.has(i.id)
+    // `Roast the vegetables`: garlic and potatoes that have a word of their own go in where that says so.
+    const apart = (i: IngredientRead) =>
+      /\b(?:garlic|potato(?:es)?|spinach|kale|peas|mushrooms?)\b/i.test(i.item) &&
+      kept.spokenOf.has(i.id)
     const ofKind = kept
       .unnamed(fresh)
       .filter((i) => (namesKind(kinds, listedAs(i)) || isSpooned(kinds, i)) && !apart(i))
@@ -340,8 +348,15 @@ export class Sourcing {
       // `The broth`: an ingredient, and found as one.
       if (mention.uses.some((id) => namesOf(kept.item(id)).includes(name))) continue
       const thread = this.madeAs(name, mention, found)
+      if (thread && DISHES.has(name)) thread.names.add(name)
       if (thread) found.add(thread)
     }
+    // `Dip the chicken in each in turn`: in what was set out for it.
+    if (
+      /^(?:dip|dredge|coat|pass|dunk|roll) [^.;]*\b(?:in|through) each\b/.test(lower) &&
+      kept.current
+    )
+      found.add(kept.current)
     // `Mix the zest and juice`: of the fruit that was grated and squeezed by itself.
     if (OF_CITRUS.test(lower) && !SQUEEZED.test(lower))
       for (const t of kept.open) if (kept.isCitrus(t)) found.add(t)

@@ -72,6 +72,8 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
   // `Release the rest`: by the valve.
   { work: 'rest', words: /^(?:quick[- ])?release\b(?! naturally)/, minutes: [1, 2] },
   { work: 'cool', words: /\b(?:a little|a bit|slightly|briefly)\b/, minutes: [5, 10] },
+  // `Reheat the sauce`: as long as it takes to steam again.
+  { work: 'simmer', words: /^re-?heat\b/, minutes: [4, 6] },
   // `Let it bubble away`: until the alcohol is off.
   { work: 'simmer', words: /\bbubbl(?:e|ing)\b/, minutes: [2, 4] },
   // `Warm the syrup and oil`: until it runs, and no longer.

@@ -85,7 +85,7 @@ const KEEPS_LIQUID =
 export const SERVES =
   /^(?:serve|eat|dish up|plate)\b|^(?:put|pile|set) (?:everything|it all|the lot) on the table\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast|reheat|warm|heat)\b)/
 const LIFTS =
-  /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board)\b|\blift (?:the|out)\b/
+  /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board|colander)\b|\blift (?:the|out)\b/
 /** Lifted into what it goes on in. */
 const LIFTED_INTO =
   /\b(?:into the|to the) (?:slow|pressure)|\binto an? (?:[a-z-]+ ){0,3}(?:dish|tin|tray)\b/

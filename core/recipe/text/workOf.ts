@@ -49,9 +49,12 @@ export function workOf(
       return /\bto taste\b|\bcheck\b/.test(text) ? 'mix' : 'season'
     case 'flour':
       return isMeat(about) && where.heated === undefined ? 'season' : work
+    case 'toss':
+      if (spans.length && /\b(?:over|on) (?:the|a) (?:[a-z]+ )?heat\b/.test(text))
+        return where.heated === 'simmer' || where.heated === 'boil' ? 'simmer' : 'fry'
+    // falls through
     case 'rub':
     case 'coat':
-    case 'toss':
     case 'dust':
       return isMeat(about) &&
         (verb === 'rub' || where.heated === undefined) &&
@@ -214,7 +217,9 @@ function cookedHow(
   if (verb === 'cook' && pan === 'griddle') return 'fry'
   const fries = verb === 'cook' || (verb === 'heat' && /\bcook\b/.test(text))
   if (fries && !where.wet && (pan === 'frying-pan' || frying))
-    return SLOWLY.test(text) && !isMeat(about) ? 'soften' : 'fry'
+    return (SLOWLY.test(text) || /\blid on\b|\bcovered\b/.test(text)) && !isMeat(about)
+      ? 'soften'
+      : 'fry'
   const water = /\b(?:in|with) (?:a (?:large |big )?(?:pan|pot|saucepan) of|plenty of|salted)\b/
   return isBoiled(about) && water.test(text) ? 'boil' : 'simmer'
 }
