@@ -13,7 +13,15 @@ const WEIGHED = 20
 /** An amount as a cook can measure it: grams to 5, few of them to 1, pieces to a half, spoons to a quarter. */
 export function measurable(amount: number, unit: Unit): number {
   const usual = { g: 5, ml: 5, kg: 0.05, l: 0.05, piece: 0.5, tsp: 0.25, tbsp: 0.5, pinch: 1 }[unit]
-  const step = usual === 5 && amount < WEIGHED ? 1 : usual
+  const step =
+    usual === 5 && amount < WEIGHED
+      ? 1
+      : unit === 'piece' && amount < 0.4
+        ? // A quarter of a cabbage, and half of that.
+          amount < 0.2
+          ? 0.125
+          : 0.25
+        : usual
   return amount <= 0 ? 0 : Math.max(step, Math.round(amount / step) * step)
 }
 
@@ -28,6 +36,7 @@ export function amountText(amount: number, unit: Unit): string {
 const decimal = (value: number) => String(Math.round(value * 100) / 100)
 
 const SIGNS = new Map([
+  [13, '⅛'],
   [25, '¼'],
   [33, '⅓'],
   [50, '½'],

@@ -178,6 +178,8 @@ function dishIn(
     .split(/ (?:with|for|in|on|from|of|to|the|my|our|your|a)\b|\(/)
   // "Leek, pea and feta frittata": its end.
   const [words = ''] = (/,.* (?:and|&) (.+)$/.exec(title)?.[1] ?? title).split(',')
+  // "Jerk chicken, rice and peas": three things, and none of them the dish.
+  if (/,.* (?:and|&) [a-zà-ÿ-]+\s*$/.test(title)) return undefined
   // "Spinach and ricotta cannelloni" is called by its end, "macaroni and cheese" by its beginning.
   const [first, second] = words.split(/ and | & /)
   const before = second && second.trim().includes(' ') ? second : first

@@ -25,6 +25,8 @@ export const getsReady = (work: WorkKind) => GETS_READY.has(work)
 
 /** Which share of an ingredient the words of a step take: `200 g of the yoghurt`, `half the butter`. */
 function shareIn(text: string, own: Ingredient): number | 'rest' | undefined {
+  // `Half the meat, half the aubergines, then again`: in the end all of it.
+  if (/\b(?:then again|(?:then |and )?repeat)\b/i.test(text)) return 'rest'
   for (const before of beforeNames(text, own.item)) {
     if (REST.test(before)) return 'rest'
     // With or without a word that only describes it: `half the unsalted butter`.

@@ -82,6 +82,8 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
     if (!/\b(?:in|into|to) the oven\b/.test(text.toLowerCase())) all.delete('oven')
   }
   if (vessel) need(vessel)
+  // `In a bowl over a pan of simmering water`.
+  if (/\bover (?:a|the) (?:[a-z]+ )?(?:pan|saucepan|pot) of\b/i.test(text)) need('pot', 'burner')
   const lower = text.toLowerCase()
   const any = (...kinds: string[]) => kinds.some((k) => all.has(k))
   switch (work) {

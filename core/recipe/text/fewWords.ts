@@ -101,6 +101,24 @@ export const inCommands = (text: string): string =>
       /^((?:while|as) (?:the [a-z]+(?: [a-z]+)?|it|they|that|this|those) (?:is|are) (?:in|on|under) the (?:oven|hob|grill|fridge|freezer)) (?=[a-z])/i,
       '$1, ',
     )
+    // `While the chicken roasts: rinse the rice`.
+    .replace(/^(?:while|as|when|once) [^,:;.]{3,40}: */i, 'Meanwhile, ')
+    // `Off the heat beat in the yolks`: a comma is missing.
+    .replace(/^(off the heat) (?=[a-z]+ (?:in|the|through|it)\b)/i, '$1, ')
+    // `Layer up: potatoes, half the meat`.
+    .replace(/^(layer|build|stack)(?: up)?: */i, '$1 ')
+    // `It needs half an hour to settle before you cut it`.
+    .replace(
+      /^it (?:needs|wants) (.{3,30}?) to (settle|rest|stand|cool)\b[^.;]*/i,
+      'Leave to $2 for $1',
+    )
+    // `Brush again, 10 more`.
+    .replace(/, (\d{1,2}) more(?: min(?:ute)?s?)?(?=[.;]|$)/i, ', cook for $1 more minutes')
+    // `Into tin.`
+    .replace(/^into (?:the |a )?(tin|dish|tray)(s?)(?=[.;,]|$)/i, 'Put into the $1$2')
+    .replace(/(^|, |\band )snip over (?:the )?(?=[a-z])/i, (_, before: string) =>
+      before === '' ? 'Scatter over the snipped ' : `${before}scatter over the snipped `,
+    )
     // `30 minutes, or from frozen for 1 hour 20`: of another day.
     .replace(/,? or (?:cook |bake )?(?:straight )?from (?:frozen|the freezer)\b[^.;]*/i, '')
     // `Crush in the garlic`: into the pan, as it comes from the press.

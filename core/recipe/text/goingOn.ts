@@ -286,7 +286,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   const { current } = kept
   if (!current || current.closed) return false
   if (
-    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set|stir|mix|fold) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load|brush|glaze|baste|coat|spread) with)\b/.test(
+    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set|stir|mix|fold) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load|brush|glaze|baste|coat|spread)(?: [a-z]+ly)? with)\b/.test(
       lower,
     )
   )

@@ -275,7 +275,11 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   }
   const named = tidy(line) || tidy(shown.toLowerCase())
   // `2 cans tuna`: cooked in its can.
-  const item = TINNED.test(shown) && isMeat(named) ? `tinned ${named}` : named
+  const cooked = isMeat(named) || /\bkidney beans\b/.test(named)
+  const item =
+    TINNED.test(shown) && cooked && !TINNED.test(named) && !/\btinned\b/.test(named)
+      ? `tinned ${named}`
+      : named
   const prepared = preparation && tidy(preparation)
   return {
     item,
@@ -331,11 +335,7 @@ export function foodWords(text: string): string[] {
   if (own.includes('breadcrumb')) own.unshift('crumb')
   if (own.includes('dijon') && !own.includes('mustard')) own.push('mustard')
   // What a list has in full is called short: `the bicarb`.
-  for (const [short, full] of SHORT) {
-    const at = own.indexOf(short)
-    if (at >= 0) own[at] = full
-  }
-  return [...new Set(own)]
+  return [...new Set(own.map(fullWord))]
 }
 
 const SHORT = [
@@ -345,7 +345,11 @@ const SHORT = [
   ['evoo', 'oil'],
   ['spud', 'potato'],
   ['tom', 'tomato'],
+  ['choc', 'chocolate'],
 ] as const
+
+/** A word in full: `choc`, `bicarb`. */
+export const fullWord = (word: string) => SHORT.find(([short]) => short === word)?.[1] ?? word
 
 export const singular = (word: string) =>
   word.endsWith('ies') && word.length > 4

@@ -56,6 +56,7 @@ function inBrackets(lines: readonly string[]): number | undefined {
   const [first, second] = lines.filter(Boolean)
   const m =
     new RegExp(`\\((?:[^()]*, )?(\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i').exec(first ?? '') ??
+    /\b(?:tray|tin|batch|box) of (\d{1,2})$/i.exec(first ?? '') ??
     new RegExp(`[-–—,] (?:about )?(\\d{1,2}) ${EATEN}\\s*$`, 'i').exec(first ?? '') ??
     new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i').exec(second ?? '')
   const alone = [first, second].find((l) => JUST_SERVES.test(l ?? ''))
@@ -141,6 +142,7 @@ export function layoutOf(text: string): Layout {
         '',
       )
       .replace(/\s*\((?:makes|serves|feeds)\b[^)]*\)\s*$/i, '')
+      .replace(/,? (?:an? )?(?:tray|tin|batch|box) of \d{1,2}$/i, '')
       // `Minestrone - big pot, 8 bowls`.
       .replace(new RegExp(`\\s+[-–—]\\s[^-–—]*\\b\\d{1,2} ${EATEN}\\s*$`, 'i'), '')
       .replace(/\s*\(\d{1,2}\)$/, '')
@@ -271,7 +273,7 @@ function unfolded(text: string): string[] {
   const opening = /^([^.:!?]{3,60})[.:]\s+(?=\S)(.{30,})$/s.exec(lines[first] ?? '')
   if (
     opening &&
-    /[.!?;]|\d/.test(opening[2]!) &&
+    /[.!?;]|\d/.test(opening[2]!.replace(/\s*\([^)]*\)$/, '')) &&
     !/^\d/.test(opening[1]!) &&
     !clausesOf(opening[1]!).length
   )
@@ -308,9 +310,13 @@ function withoutTables(lines: string[]): string[] {
   return out
 }
 
-const JUST_SERVES = new RegExp(`^(?:about )?\\d{1,2} ${EATEN}\\.?$`, 'i')
+const JUST_SERVES = new RegExp(
+  `^(?:about )?\\d{1,2} (?:hungry |big |small |good |generous )?${EATEN}\\.?$`,
+  'i',
+)
 const looksLikeMeta = (line: string) =>
   JUST_SERVES.test(line) ||
+  (/^[^|]{0,40}\|/.test(line) && /\b(?:serves|makes|feeds)\b/i.test(line) && line.length < 90) ||
   COMES_OF_IT.test(line) ||
   /^(?:#+\s*)?[*_]{0,3}(?:serves|feeds|servings?|yields?|makes|enough for|for \d|portions?|prep|cook(?:ing)? time|total|ready in|time|\d+ (?:servings|portions|people)|by )/i.test(
     line,

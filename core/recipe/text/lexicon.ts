@@ -129,7 +129,10 @@ export const PHRASES: [RegExp, WorkKind][] = [
   ],
   [/\b(?:under|beneath) (?:the|a) (?:hot |preheated )?(?:grill|broiler)\b/, 'grill'],
   [/\breduce (?:it |this |(?:the )?[a-z]+ )?by (?:half|a third|two thirds|a quarter)\b/, 'simmer'],
-  [/\b(?:leave|stand)\b[^.;]*\b(?:till|until) (?:cold|cool)\b/, 'cool'],
+  [
+    /\b(?:leave|stand)\b[^.;]*\b(?:till|until) (?:completely |quite |totally |really )?(?:cold|cool)\b/,
+    'cool',
+  ],
   [
     /\b(?:let|leave|allow)\b[^.;]*\b(?:become|get|go) (?:completely |quite )?(?:cold|cool)\b/,
     'cool',

@@ -1,5 +1,5 @@
 import { isMeat } from './foods'
-import { namesOf, type IngredientRead } from './ingredientLine'
+import { namesOf, singular, type IngredientRead } from './ingredientLine'
 import { plain } from './plain'
 import { bareOf, PRODUCTS } from './references'
 import type { Threads } from './threads'
@@ -54,7 +54,24 @@ function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
     const made = new RegExp(`\\b${head}s? (?:sauce|soup|stew|dressing|butter sauce|gravy)\\b`)
     return !(head && made.test(lower) && !lower.replace(made, ' ').includes(head))
   })
-  return meat && only && meats.length === 1 ? [...kept, only.id] : kept
+  const own = kept.map((id) => pressedHere(id, kept, threads))
+  return meat && only && meats.length === 1 ? [...own, only.id] : own
+}
+
+/** `Lemon juice` of the lemon that stands with what it goes to, and not of the bottle under another heading. */
+function pressedHere(id: string, uses: readonly string[], threads: Threads): string {
+  const of = (x: string) => threads.ingredients.find((i) => i.id === x)!
+  const fruit = /^(lemon|lime) juice$/.exec(of(id).item)?.[1]
+  if (fruit === undefined) return id
+  const beside = uses.filter((x) => x !== id)
+  const here = beside.length ? beside : [...(threads.current?.items ?? [])]
+  const among = (group: string | undefined) => here.filter((x) => of(x).group === group).length
+  const [most] = [...here].sort((a, b) => among(of(b).group) - among(of(a).group))
+  if (most === undefined || of(most).group === of(id).group) return id
+  const whole = threads.ingredients.find(
+    (i) => namesOf(i.item).at(-1) === fruit && i.group === of(most).group,
+  )
+  return whole?.id ?? id
 }
 
 const TAP =
@@ -78,10 +95,29 @@ function nearest(
   const head = (i: IngredientRead) => namesOf(i.item).at(-1)
   const asListed = (i: IngredientRead) =>
     i.amount > 0 && new RegExp(`\\b${i.amount} ?${i.unit}\\b`).test(plain(text))
+  /** `Dark`, `white`: what tells it from others of its name, where the text says so. */
+  const told = (i: IngredientRead) =>
+    plain(i.item)
+      .split(' ')
+      .some(
+        (w) =>
+          w.length > 3 && singular(w) !== head(i) && new RegExp(`\\b${w}\\b`).test(plain(text)),
+      )
+  const shares = (a: IngredientRead, b: IngredientRead) =>
+    namesOf(a.item).some((n) => namesOf(b.item).includes(n))
   return uses.filter((_, k) => {
     const own = list[k]!
     const same = list.filter((o) => o !== own && head(o) === head(own))
+    // `Thyme` of the rice is not the thyme leaves that went into the marinade.
+    const elsewhere = (o: IngredientRead) =>
+      o !== own && o.group !== own.group && !threads.isNamed(o.id) && shares(o, own)
+    const others = groupOf(list.filter((i) => i.group !== own.group))
+    if (!same.length && threads.isNamed(own.id) && list.some(elsewhere) && others) return false
     if (!same.length) return true
+    if (!told(own) && same.some(told)) return false
+    // `Pour the chocolate over the eggs`: that which was melted.
+    const moved = /^(?:pour|tip|spoon|scrape) /i.test(text) && !list.some(told)
+    if (moved && !threads.isNamed(own.id) && same.some((o) => threads.isNamed(o.id))) return false
     // `Salt` where the list has salt, and flaky salt too.
     const more = plain(own.item)
       .split(' ')

@@ -32,17 +32,18 @@ import {
   REPEATS,
   sentenceCase,
   THIN_CRISP,
+  TURNS_OVEN,
   STRAINED_INTO,
   SWITCH,
   WHISKED,
   withinOf,
 } from './methodWords'
 import { isApart, isAtTable, isCheck, isReheating, isSaid, isStorageNote, isTalk } from './notes'
-import { namesOf, singular, type IngredientRead } from './ingredientLine'
+import { foodWords, namesOf, singular, type IngredientRead } from './ingredientLine'
 import { asCommand, inTurns } from './sentences'
 import { apart, calledInFull, usedIn } from './usedIn'
-import { ON_HOB, VESSELS } from './lexicon'
-import { bareOf, FOR_THE, KIND_WORDS } from './references'
+import { ON_HOB, VERB_OF, VESSELS } from './lexicon'
+import { bareOf, FOR_THE, KIND_WORDS, namesKind, PRODUCTS } from './references'
 import { plain } from './plain'
 import { liftsMeat } from './partings'
 import { sectionsOf } from './sections'
@@ -53,12 +54,16 @@ import { FAT_LEFT, Sourcing } from './sources'
 import { Threads, type Mention, type Sources } from './threads'
 import { workOf } from './workOf'
 
-/** The steps of a method, with what waits for what; ingredients are told apart by their names. */
+/**
+ * The steps of a method, with what waits for what; ingredients are told apart by their names. What the
+ * whole dish is called is what most has gone into: `top with the stroganoff`.
+ */
 export function stepsOf(
   method: string,
   ingredients: readonly IngredientRead[],
+  name = '',
 ): { steps: StepRead[]; unused: string[] } {
-  const reader = new Reader(ingredients, method)
+  const reader = new Reader(ingredients, method, name)
   const foods = new Set(
     [...ingredients.flatMap((i) => namesOf(i.item)), ...KIND_WORDS].map(singular),
   )
@@ -87,9 +92,12 @@ export function stepsOf(
       if (ANOTHER_DAY.test(text) && reader.packed) continue
       const place = { section: k, label: label ?? section.heading, goesOn: false }
       if (reader.repeats(text, place)) continue
-      const had = HAD.exec(text)
+      const had = OTHER_VESSEL.test(text) ? null : HAD.exec(text)
       const left = had ? reader.soFar(Number(had[1])) : undefined
-      const told = left === undefined ? text : text.slice(had![0].length)
+      const told =
+        left === undefined
+          ? text.replace(OTHER_VESSEL.test(text) ? HAD : /^$/, '')
+          : text.slice(had![0].length)
       const groups = withObjects(grouped(clausesOf(inTurns(asCommand(told), foods), foods)), foods)
       if (!groups.length && !isSaid(text)) unused.push(text)
       groups.forEach((group, i) => reader.take(group, { ...place, goesOn: i > 0 }))
@@ -107,11 +115,30 @@ export function stepsOf(
 const LATER =
   /^to (?:re-?heat|store|freeze)\b|^left-?overs?\b|^(?:(?:can|may) be )?(?:make|made|prepared?|assembled?) (?:it |this )?(?:up to )?(?:an?|\d+|one|two|three) (?:day|hour)s? (?:ahead|in advance|before)\b|^best (?:eaten )?(?:on )?the (?:same |very )?day\b|^if (?:you(?:['’]re| are)? |you (?:want|wish|like|plan) to )?(?:freez(?:e|ing)|re-?heat(?:ing)?|mak(?:e|ing) (?:it )?ahead)\b/i
 
+/** `After the chicken has been in 20 minutes, put the beans in a pan`: nothing that goes in with it. */
+const OTHER_VESSEL = /\bin(?:to)? an? (?:[a-z]+ )?(?:pan|pot|saucepan|bowl)\b/i
+
 /** Most sentences of a method that are read, and the longest: beyond is no recipe that anybody cooks. */
 const MOST_SENTENCES = 250
 const LONGEST_SENTENCE = 2000
 /** As many sentences that became no step are named. */
 const MOST_UNUSED = 50
+
+/** Words of a recipe's name by which its method may call the dish: none of food, of a vessel or of a kind. */
+function dishWords(name: string, ingredients: readonly IngredientRead[]): Set<string> {
+  const foods = new Set(ingredients.flatMap((i) => namesOf(i.item)))
+  const words = foodWords(name.replace(/\b(?:with|and|&|in|on|for)\b.*$/i, ''))
+  const last = words.at(-1)
+  const named =
+    last !== undefined &&
+    last.length > 4 &&
+    !foods.has(last) &&
+    !PRODUCTS.has(last) &&
+    !namesKind(last, name) &&
+    !equipmentIn(last).length &&
+    !VERB_OF.has(last)
+  return new Set(named ? [last] : [])
+}
 
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 
@@ -131,7 +158,7 @@ class Reader {
 
   private readonly ingredients: readonly IngredientRead[]
 
-  constructor(listed: readonly IngredientRead[], method: string) {
+  constructor(listed: readonly IngredientRead[], method: string, name: string) {
     const ingredients = apart(listed, method)
     this.ingredients = ingredients
     this.real = new Map(ingredients.map((i) => [i.id, i.id.replace(/:.*$/, '')]))
@@ -139,6 +166,7 @@ class Reader {
       ingredients,
       calledInFull(method, ingredients),
       new Set(usedIn(method, ingredients)),
+      dishWords(name, ingredients),
     )
     this.sourcing = new Sourcing(this.threads)
     // Much liquid makes a bare `pan` a saucepan.
@@ -432,12 +460,23 @@ class Reader {
     if (cut === 'bake' && !vessel && !laid && OVEN_SHAPES.has(ready)) where.dish = ready
     // `Zest the lemons into a bowl with the sugar and eggs`: mixed, with a little cutting in it.
     const work = cut === 'cut' && MIXED_IN.test(text) && items.length > 2 ? 'mix' : cut
-    const equipment = equipmentOf(spoken, work, where)
+    // `Layer the potatoes, the meat and the aubergines`: in a dish for the oven.
+    const layers = mention.verb === 'layer' && !vessel && sources.others.length > 0
+    if (layers) where.vessel = where.dish = 'oven-dish'
+    const turns = work === 'assemble' && TURNS_OVEN.test(spoken)
+    const equipment = equipmentOf(turns ? spoken.replace(TURNS_OVEN, ' ') : spoken, work, where)
     // `Pour in the custard`: in the dish that it comes to.
     const holds = where.dish ?? where.vessel
     const comes = sources.others.length > 0 || sources.fresh.length > 0
     const lies = sources.main !== undefined && !sources.main.lifted && OVEN_SHAPES.has(holds)
-    if (work === 'assemble' && !equipment.length && lies && comes && PUTS_TO.test(bareOf(text)))
+    if (layers && !equipment.length) equipment.push('oven-dish')
+    else if (
+      work === 'assemble' &&
+      !equipment.length &&
+      lies &&
+      comes &&
+      PUTS_TO.test(bareOf(text))
+    )
       equipment.push(holds!)
     const heat = this.heatOf(text, work, equipment, doubts)
     const main = equipment.find((k) => VESSELS.has(k))
@@ -589,7 +628,9 @@ class Reader {
       doubts.push('the heat is stated for an oven with a fan: without one about 20 °C more')
     const stated: [number, number] | undefined = oven && [oven.least, oven.most]
     const fryer = equipment.includes('air-fryer')
-    if (stated && (work === 'heat' || work === 'bake')) where[fryer ? 'fryer' : 'oven'] = stated
+    if (stated && (work === 'heat' || work === 'bake' || TURNS_OVEN.test(text)))
+      where[fryer ? 'fryer' : 'oven'] = stated
+    if (work === 'assemble' && TURNS_OVEN.test(text)) return { celsius: null }
     const heat = work === 'bake' ? (stated ?? (fryer ? where.fryer : where.oven)) : stated
     if (work === 'bake' && !heat) doubts.push('no oven heat is stated')
     return {

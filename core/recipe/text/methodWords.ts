@@ -21,6 +21,10 @@ export const THIN_CRISP =
 export const PUTS_TO =
   /^(?:add|pour|pile|spoon|spread|scatter|sprinkle|top|cover|arrange|drizzle|dot|tuck|fill|stuff|lay|put|crumble|grate|ladle|repeat|finish)\b|\b(?:pour|spoon|spread) over the\b/i
 
+/** `Unwrap the ribs, turn the oven up to 220`: told beside what hands do. */
+export const TURNS_OVEN =
+  /,? (?:and )?\b(?:turn|raise|increase|lower|reduce) (?:up |down )?the oven (?:temperature )?(?:up |down )?to [^,;.]*/i
+
 /** A pan that only presses something. */
 export const AS_WEIGHT =
   /\bunder (?:a|an|another) (?:heavy |weighted |second )?(?:pan|tin|plate|pot|skillet|board|tray)\b/i
@@ -68,7 +72,7 @@ export const SWITCH =
 export const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
 
 const BESIDES =
-  /^(?:while (?:it|that|this|they|these|the [a-z]+(?: [a-z]+)?)(?:['’]s|['’]re| is| are)? [^,;.]{2,40},\s+|in the (?:morning|evening),? (?=[a-z]))/i
+  /^(?:while (?:it|that|this|they|these|the [a-z]+(?: [a-z]+)?)(?:['’]s|['’]re| is| are)? [^,;.:]{2,40}[,:]\s+|in the (?:morning|evening),? (?=[a-z]))/i
 /** When things are done beside each other the plan says, not the words. */
 export const sentenceCase = (text: string) => {
   const said = text.replace(/^meanwhile,?\s+/i, '')

@@ -42,7 +42,10 @@ export const isCheck = (text: string) =>
     (/^(?:check|test|make sure|see) (?:that |if |whether )?(?:the juices|the seasoning|it is|they are|it['’]s)\b/i.test(
       text,
     ) ||
-      /^(?:cover|tent|turn|lower|reduce|add|loosen|top up)\b[^.;]*\bif (?:it|they|the [a-z]+) (?:browns?|burns?|catch(?:es)?|looks?|gets?|starts?|seems?|needs?|is|are)\b/i.test(
+      /^(?:cover|tent|turn|lower|reduce|add|loosen|thin|top up)\b[^.;]*\bif (?:needed|necessary)\b/i.test(
+        text,
+      ) ||
+      /^(?:cover|tent|turn|lower|reduce|add|loosen|thin|top up)\b[^.;]*\bif (?:it|they|the [a-z]+) (?:browns?|burns?|catch(?:es)?|looks?|gets?|starts?|seems?|needs?|is|are)\b/i.test(
         text,
       )))
 

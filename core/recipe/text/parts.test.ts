@@ -77,7 +77,7 @@ describe('readIngredientLine', () => {
   it.each([
     ['500g minced beef', 500, 'g', 'minced beef', undefined],
     ['2 x 400 g tins chopped tomatoes', 800, 'g', 'tomatoes', 'chopped'],
-    ['1 (14 oz) can kidney beans, drained', 396.89, 'g', 'kidney beans', 'drained'],
+    ['1 (14 oz) can kidney beans, drained', 396.89, 'g', 'tinned kidney beans', 'drained'],
     ['1½ cups flour', 188, 'g', 'flour', undefined],
     ['1 lb 2 oz carrots', 510.29, 'g', 'carrots', undefined],
     ['8 oz/225 g butter', 225, 'g', 'butter', undefined],

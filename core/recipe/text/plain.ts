@@ -21,6 +21,8 @@ export function plain(text: string): string {
         ? decimal(Number(whole ?? 0) + Number(over) / Number(under))
         : all,
   )
+  // `5ish minutes`.
+  out = out.replace(/(\d) ?-?ish\b/g, '$1')
   out = out.replace(WORD_NUMBER, (word) => String(wordNumber(word)))
   for (const [pattern, figure] of SPOKEN) out = out.replace(pattern, figure)
   // 20' is twenty minutes where nothing but a stop follows.

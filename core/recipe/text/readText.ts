@@ -49,7 +49,7 @@ export function recipeFrom(parts: {
     const amount = read.amount * each
     return { id, ...read, amount, ...(group === undefined ? {} : { group }) }
   })
-  const { steps, unused } = stepsOf(parts.method, ingredients)
+  const { steps, unused } = stepsOf(parts.method, ingredients, parts.name)
   const doubts = [...parts.doubts]
   if (!steps.length) doubts.push('no steps were found in the text')
   const used = new Set(steps.flatMap((s) => s.uses))

@@ -168,6 +168,10 @@ export const bareOf = (text: string) =>
     )
     // `Mix the dry things except the cranberries`.
     .replace(/,? (?:except|apart from|all but|but not) (?:for )?(?:the )?[^,;.]*/gi, ' ')
+    .replace(
+      /,? (?:and )?(?:tip|pour|drain|spoon) (?:away|off) (?:any |all |most of )?(?:the )?(?:excess )?fat\b/gi,
+      ' ',
+    )
     .replace(/\bfish out\b/gi, 'lift out')
     .replace(/,? (?:throwing away|discarding|binning|leaving) (?:any |all )?the [^,;.]*/gi, ' ')
     .replace(/\bthe fat (?:off|from) the (juices|liquid|stock|broth|sauce|gravy)\b/gi, 'the $1')

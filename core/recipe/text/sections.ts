@@ -17,7 +17,8 @@ const TIMES =
 const DAY_FIRST =
   /^((?:the (?:night|evening|day)|(?:two|three) (?:nights|days)) before|(?:the )?(?:next|following) (?:day|morning)|on the day|in the morning),? (?=[a-z])/i
 /** `For the sauce: melt the butter`, `The night before: whisk`, `White sauce: melt`. */
-const LABEL = /^((?:for the |to make the |the )?[A-Za-z][A-Za-z' -]{2,38}):\s+(?=[a-zA-Z0-9])/i
+const LABEL =
+  /^(?!(?:while|as|when|once|after)\b)((?:for the |to make the |the )?[A-Za-z][A-Za-z' -]{2,38}):\s+(?=[a-zA-Z0-9])/i
 
 /** `Off the heat: the chocolate, the lime`: where it stands, and no part of the method. */
 const OFF_HEAT = /^off the heat\s*:/i

@@ -62,7 +62,10 @@ const inLowerCase = (line: string) =>
 
 /** `White sauce: melt the butter` without what stands before the colon. */
 const unlabelled = (part: string) =>
-  part.replace(/^(?!Off the heat)[A-Z][A-Za-z' -]{2,32}:\s+(?=[a-zA-Z]{3})/, '')
+  part.replace(
+    /^(?!Off the heat|Layer|Build|Stack|While|As|When|Once|After)[A-Z][A-Za-z' -]{2,32}:\s+(?=[a-zA-Z]{3})/,
+    '',
+  )
 
 /** `For the sauce:` and the like: names a part and says nothing to do. */
 export const isHeading = (line: string) =>

@@ -26,7 +26,7 @@ const KNOWN_VESSEL =
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
 /** `All the sauce ingredients`. */
 const ALL_OF =
-  /(?:\b(?:all (?:of )?|the )(?:the )?|^(?:whisk|mix|combine|stir|blend|beat) (?:together )?(?!the |all ))([a-z]+(?: [a-z]+)?) ingredients\b|\beverything (?:for|in|under) the ([a-z]+(?: [a-z]+)?)/
+  /(?:\b(?:all (?:of )?|the )(?:the )?|^(?:whisk|mix|combine|stir|blend|beat|toss|blitz|whizz|simmer|process) (?:together )?(?!the |all |everything ))([a-z]+(?: [a-z]+)?) ingredients\b|\beverything (?:for|in|under) the ([a-z]+(?: [a-z]+)?)/
 /** `Everything else for the paste`, `the remaining sauce ingredients`. */
 const ELSE =
   /\beverything else\b(?: (?:for|in|under) the ([a-z]+))?|\b(?:rest of|remaining|other)(?: the)?(?: ([a-z]+))? ingredients\b/
@@ -301,7 +301,13 @@ export class Sourcing {
     const ofKind = kept
       .unnamed(fresh)
       .filter((i) => (namesKind(kinds, listedAs(i)) || isSpooned(kinds, i)) && !apart(i))
-    fresh.push(...ofKind.map((i) => i.id))
+    // `The garlic and spices` of the chicken, and not of the rice.
+    const groups = new Set(
+      mention.uses.map((id) => kept.ingredients.find((i) => i.id === id)!.group),
+    )
+    const own =
+      groups.size === 1 && !groups.has(undefined) ? ofKind.filter((i) => groups.has(i.group)) : []
+    fresh.push(...(own.length ? own : ofKind).map((i) => i.id))
   }
 
   /** What nothing has been said of yet under a heading, or under that of what is worked on. */
@@ -351,6 +357,13 @@ export class Sourcing {
       if (thread && DISHES.has(name)) thread.names.add(name)
       if (thread) found.add(thread)
     }
+    // `Top with the stroganoff`: what most has gone into on the hob.
+    for (const word of kept.dishWords)
+      if (new RegExp(String.raw`\b(?:the|your) (?:[a-z]+ )?${word}\b`).test(lower)) {
+        const dish =
+          kept.latest((t) => t.names.has(word)) ?? this.fullest(kept.open.filter(isOnHob), word)
+        if (dish) found.add(dish)
+      }
     // `Dip the chicken in each in turn`: in what was set out for it.
     if (
       /^(?:dip|dredge|coat|pass|dunk|roll) [^.;]*\b(?:in|through) each\b/.test(lower) &&
@@ -463,7 +476,12 @@ export class Sourcing {
       )
     if (/\b(?:all|both) (?:of )?(?:the )?(?:fillings|parts|components|pans|trays)\b/.test(lower))
       add(open)
-    if (PUT_ALL.test(lower)) add(open)
+    // `Return everything to the pan`: what was lifted out of it.
+    const lifted = /^return (?:everything|it all|the lot)\b/.test(lower)
+      ? open.filter((t) => t === kept.current || (t.lifted && t.cooked))
+      : []
+    if (lifted.length) add(lifted)
+    else if (PUT_ALL.test(lower)) add(open)
     else if (/\beverything\b/.test(lower) && !fresh.length)
       add(['cool', 'rest'].includes(mention.work) ? open : [kept.current])
   }

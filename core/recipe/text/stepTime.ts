@@ -72,6 +72,7 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
   // `Release the rest`: by the valve.
   { work: 'rest', words: /^(?:quick[- ])?release\b(?! naturally)/, minutes: [1, 2] },
   { work: 'cool', words: /\b(?:a little|a bit|slightly|briefly)\b/, minutes: [5, 10] },
+  { work: 'simmer', words: /\bmelt\b[^.]*\bbutter\b[^.]*\bflour\b/, minutes: [4, 6] },
   // `Reheat the sauce`: as long as it takes to steam again.
   { work: 'simmer', words: /^re-?heat\b/, minutes: [4, 6] },
   // `Let it bubble away`: until the alcohol is off.

@@ -133,6 +133,8 @@ export class Threads {
     readonly calledInFull: ReadonlySet<string> = new Set(),
     /** Ids of those that it names anywhere. */
     readonly spokenOf: ReadonlySet<string> = new Set(),
+    /** Words by which it may call the whole dish. */
+    readonly dishWords: ReadonlySet<string> = new Set(),
   ) {}
 
   item(id: string): string {

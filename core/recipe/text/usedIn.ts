@@ -1,5 +1,5 @@
 import { isMeat } from './foods'
-import { foodWords, namesOf, singular, type IngredientRead } from './ingredientLine'
+import { foodWords, fullWord, namesOf, singular, type IngredientRead } from './ingredientLine'
 
 /** Eggs that are separated are two things from then on. */
 export const apart = (listed: readonly IngredientRead[], method: string): IngredientRead[] =>
@@ -44,7 +44,9 @@ export function usedIn(
 ): string[] {
   const list = foodWords(text)
   const words = new Set(list)
-  const spokenWords = (text.toLowerCase().match(/[a-zà-ÿ]+|[,;.]/g) ?? []).map(singular)
+  const spokenWords = (text.toLowerCase().match(/[a-zà-ÿ]+|[,;.]/g) ?? []).map((w) =>
+    fullWord(singular(w)),
+  )
   const names = new Map(ingredients.map((i) => [i.id, namesOf(i.item)]))
   // A word that several ingredients share tells none of them apart, unless it is all there is.
   const sharing = new Map<string, IngredientRead[]>()

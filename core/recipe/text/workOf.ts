@@ -11,6 +11,7 @@ import { temperaturesIn } from './temperatures'
 /** What something is let do that is fried. */
 const COLOURS =
   /\b(?:let|leave|allow)\b[^.;]*\b(?:colou?r|catch|crisp|char|take on (?:a little |some )?colou?r)\b/
+const ROUX = /\bmelt\b[^.]*\bbutter\b[^.]*\bflour\b[^.]*\bmilk\b/
 /** Fried in a pan, whatever else it is called. */
 const BATTER = /\b(?:batter|pancakes?|crepes?|fritters?|omelettes?)\b/
 /** `Give it a minute`. */
@@ -43,6 +44,8 @@ export function workOf(
   if (hot && spans.length && work === 'assemble' && /\bback\b|\b(?:heat|warm) through\b/.test(text))
     return 'simmer'
   if (work === 'simmer' && COOK.test(verb)) return cookedHow(text, about, verb, where, named)
+  // `Melt the butter, stir in the flour, then whisk in the milk`: over the heat.
+  if (work === 'mix' && ROUX.test(text)) return 'simmer'
   switch (verb) {
     case 'season':
     case 'salt':
@@ -96,7 +99,7 @@ export function workOf(
     case 'shape':
       if (
         verb === 'roll' &&
-        /\bin (?:the|a|some) (?:\w+ )?(?:glaze|sauce|crumbs|breadcrumbs|flour|sugar|seeds|spices?)\b/.test(
+        /\bin (?:the|a|some) (?:\w+ )?(?:glaze|sauce|crumbs|breadcrumbs|flour|sugar|seeds|spices?|butter|oil|nuts|herbs)\b/.test(
           text,
         )
       )
