@@ -3,8 +3,10 @@ import { computed, ref } from 'vue'
 import type { KeptPlan } from '~~/core/household'
 import {
   CALM,
+  FIGURE_OF,
   MOST_CALM,
   sessionSchema,
+  type Aim,
   type Calm,
   type CompiledSession,
   type Session,
@@ -13,7 +15,7 @@ import { counted } from '~~/core/quantity'
 import { spanText } from '~/composables/useClock'
 import { numberTyped } from '~/composables/useFields'
 
-/** How often the cooks may be sent from dish to dish, and what fewer changes cost. */
+/** How much longer the plan may be, for the sake of what, and what that costs and gains. */
 const props = defineProps<{
   session: Session
   compiled: CompiledSession | undefined
@@ -31,6 +33,13 @@ const items = computed(() => [
     ? []
     : [{ value: percent.value, title: 'as you say' }]),
 ])
+const AIM_WORDS: Record<Aim, string> = {
+  dishes: 'fewer changes of dish',
+  hands: 'hands free sooner',
+  ovens: 'fewer oven changes',
+}
+const aim = computed(() => props.session.aim ?? 'dishes')
+const aimAt = (next: Aim) => emit('change', (s) => ({ ...s, aim: next }))
 const wrong = ref<string>()
 const set = (calm: number) => emit('change', (s) => ({ ...s, calm }))
 function type(typed: string) {
@@ -44,15 +53,27 @@ function type(typed: string) {
 /** What the plan on the page costs and gains against the shortest one that was found. */
 const words = computed(() => {
   const { shown, compiled } = props
-  const at = compiled?.problem.objective.indexOf('switches') ?? -1
-  const changes = shown?.values?.[at]
-  if (!shown || changes === undefined) return undefined
-  const now = `${counted(changes, 'change')} of dish`
-  const before = shown.strict?.[at]
-  if (before === undefined || before <= changes) return `${now}.`
+  if (!shown?.values || !compiled) return undefined
+  const { objective } = compiled.problem
+  const value = (name: (typeof objective)[number]) => {
+    const at = objective.indexOf(name)
+    return { is: shown.values?.[at], was: shown.strict?.[at] }
+  }
+  const { is, was } = value(FIGURE_OF[aim.value])
+  if (is === undefined) return undefined
+  const now = {
+    dishes: `${counted(is, 'change')} of dish`,
+    hands: `Hands free ${spanText(is)} after the beginning`,
+    ovens: is ? `${counted(is, 'change')} of oven heat` : 'No change of oven heat',
+  }[aim.value]
+  const gain = was === undefined ? 0 : was - is
+  if (gain < (aim.value === 'hands' ? 60 : 1)) return `${now}.`
   const longer = shown.plan.makespan - shown.strict![0]!
   const price = longer >= 30 ? `${spanText(longer)} longer` : 'no longer'
-  return `${now}, ${before - changes} fewer than in the shortest plan found; ${price}.`
+  const than = 'than in the shortest plan found'
+  return aim.value === 'hands'
+    ? `${now}, ${spanText(gain)} sooner ${than}; ${price}.`
+    : `${now}, ${gain} fewer ${than}; ${price}.`
 })
 </script>
 
@@ -76,6 +97,15 @@ const words = computed(() => {
         :aria-invalid="wrong !== undefined"
         @commit="type"
       />
+      <div class="aim">
+        <PickField
+          label="for the sake of"
+          aria-label="For the sake of"
+          :value="aim"
+          :items="AIM_WORDS"
+          @pick="aimAt"
+        />
+      </div>
     </div>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <p v-else-if="words" class="quiet" data-test="calm">{{ words }}</p>
@@ -94,5 +124,8 @@ const words = computed(() => {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 6.5em;
   gap: 8px;
+}
+.aim {
+  grid-column: 1 / -1;
 }
 </style>

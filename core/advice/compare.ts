@@ -1,7 +1,15 @@
 import { handworkOf, waitingTime, type Handwork } from '../board'
 import { objectiveValue, type Plan } from '../plan'
 import { quantile, rehearse } from '../rehearsal'
-import { CALM, compileSession, rulesOf, type CompiledSession, type Session } from '../session'
+import {
+  AIMS,
+  CALM,
+  compileSession,
+  rulesOf,
+  type Aim,
+  type CompiledSession,
+  type Session,
+} from '../session'
 import { moreCooks } from './moreCooks'
 import { tried, type Asked, type Effort } from './trial'
 
@@ -15,6 +23,12 @@ export interface School {
 }
 
 const NOW = 'now'
+/** A plan that may be longer for the sake of one thing. */
+const AIM_WORDS: Record<Aim, string> = {
+  dishes: 'Fewer changes of dish',
+  hands: 'Hands free sooner',
+  ovens: 'Fewer oven changes',
+}
 
 /** Ways that could be tried in this kitchen; the first is the session as it stands. */
 export function schoolsFor(asked: Asked): School[] {
@@ -48,6 +62,9 @@ export function schoolsFor(asked: Asked): School[] {
           { calm: percent },
         ),
       ),
+    ...AIMS.filter((aim) => aim !== (session.aim ?? 'dishes')).map((aim) =>
+      of(`aim ${aim}`, AIM_WORDS[aim], { aim, calm: calm || CALM.calm }),
+    ),
     ...(session.cooks.length > 1
       ? session.cooks.map((id) =>
           of(`alone ${id}`, `${names.get(id) ?? id} alone`, { cooks: [id] }),

@@ -138,7 +138,11 @@ export function compileSession(input: {
 
   const reading = readProblem(problem)
   if (!reading.ok) return reading
-  const calm = withCalm(withBreaks(reading.value, rules, cards), session.calm ?? CALM.calm)
+  const calm = withCalm(
+    withBreaks(reading.value, rules, cards),
+    session.calm ?? CALM.calm,
+    session.aim,
+  )
   const { problem: asked, idle } = withWishes(calm, session.wishes ?? [], session.start, cards)
   const wishes = new Map(session.dishes.map((d) => [d.recipe, d]))
   return {

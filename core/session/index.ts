@@ -1,11 +1,12 @@
 export { rulesOf, standingOf } from './houseRules'
 export { oneByOne } from './oneByOne'
-export { CALM, withCalm, type Calm } from './calm'
+export { CALM, FIGURE_OF, withCalm, type Calm } from './calm'
 export { compileSession, type CompiledSession, type FoodWait } from './compile'
 export type { Card } from './activities'
 export { dishesToMake, recipesById, recipesOf, type DishToMake } from './dishes'
 export { withExtras, type Extra } from './extra'
 export {
+  AIMS,
   byStart,
   daySchema,
   idSchema,
@@ -19,6 +20,7 @@ export {
   sittingOf,
   USUAL_HOUR,
   sessionSchema,
+  type Aim,
   type Evening,
   type Session,
   type SessionDish,

@@ -24,6 +24,10 @@ const day = daySchema
 /** The most that a plan may be longer for the sake of calm, in percent. */
 export const MOST_CALM = 30
 
+/** For the sake of what a plan may be a little longer. */
+export const AIMS = ['dishes', 'hands', 'ovens'] as const
+export type Aim = (typeof AIMS)[number]
+
 /** Local date and time, `2027-03-20T09:00`. */
 const instant = z
   .string()
@@ -129,6 +133,8 @@ export const sessionSchema = z.strictObject({
   ready: instant.optional(),
   /** How much longer than the shortest a plan may be so that cooks change dish less often, in percent. */
   calm: z.int().min(0).max(MOST_CALM).optional(),
+  /** For the sake of what it may be longer: fewer changes of dish, hands free sooner, fewer changes of oven heat. */
+  aim: z.enum(AIMS).optional(),
   /** Work that several dishes share and that is to be done for each of them apart, by its id. */
   apart: z.array(id).max(200).optional(),
   /** What the cook wants otherwise than it would be planned, in whatever sitting it is. */

@@ -58,6 +58,16 @@ test('how calm it is to be is chosen, with what that costs and gains', async ({ 
   await stopPlanning(page)
   await page.reload()
   await expect(share).toHaveValue('5')
+  // Longer for the sake of something else: the figure is then of that.
+  await pick(page, 'For the sake of', 'fewer oven changes')
+  await expect(page.getByTestId('planning')).toBeVisible()
+  await expect(page.getByTestId('planning')).toBeHidden({ timeout: 90_000 })
+  const ovens = await kept(page)
+  expect(ovens.session.aim).toBe('ovens')
+  const heats = objectiveValue(ovens.problem, ovens.plan.plan, 'heatChanges')
+  await expect(words).toHaveText(
+    new RegExp(`^${heats || 'No'} changes? of oven heat(?:, [1-9]|\\.$)`),
+  )
 })
 
 test('the page says when people will be finished, and why later than planned', async ({ page }) => {

@@ -69,7 +69,12 @@ export function withChanged(
 ): Session {
   if (sitting === MAIN) return together(session, edit(session))
   const now = edit(own)
-  const calm = now.calm === undefined ? session : { ...session, calm: now.calm }
+  // What the cooks aim at is that of the whole session.
+  const calm = {
+    ...session,
+    ...(now.calm === undefined ? {} : { calm: now.calm }),
+    ...(now.aim === undefined ? {} : { aim: now.aim }),
+  }
   if (calm.evenings?.some((e) => e.day === sitting && keyOf(session.id, e.day) === own.id))
     return {
       ...calm,

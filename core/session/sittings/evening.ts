@@ -104,7 +104,7 @@ export interface Eaten {
 /** The evening's work as a session of its own; nothing where it needs no hand. */
 export function mealToCook(
   { eaten, thawed, ...evening }: MealToCook,
-  whose: Pick<Session, 'id' | 'cooks' | 'calm' | 'kitchen' | 'format'>,
+  whose: Pick<Session, 'id' | 'cooks' | 'calm' | 'aim' | 'kitchen' | 'format'>,
   kitchen: Kitchen,
 ): { session: Session; recipes: Recipe[] } | undefined {
   const { day } = evening
@@ -130,6 +130,7 @@ export function mealToCook(
       start: made.length ? instantOf(addMinutes(parseISO(at), -WINDOW)) : at,
       ...(made.length ? { ready: at } : {}),
       ...(whose.calm === undefined ? {} : { calm: whose.calm }),
+      ...(whose.aim === undefined ? {} : { aim: whose.aim }),
       dishes: all.map((r) => ({
         recipe: r.id,
         batches: 1,
