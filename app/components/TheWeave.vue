@@ -223,6 +223,17 @@ const summary = computed(
           </svg>
         </g>
         <polyline v-if="now === undefined" :points="hairline" class="hairline" />
+        <WeaveWishes
+          v-if="session.wishes?.length"
+          :session="session"
+          :kitchen="kitchen"
+          :compiled="compiled"
+          :columns="columns"
+          :hands="hands"
+          :stretches="stretches"
+          :y="y"
+          :end="end"
+        />
         <line x1="40" :x2="width" :y1="y(plan.makespan)" :y2="y(plan.makespan)" class="finish" />
         <g v-if="now !== undefined">
           <rect x="40" :y="y(now)" :width="width - 40" :height="height" class="ahead" />

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { kitchenSchema, READY_KITCHENS } from '../kitchen'
 import { checkPlan, objectiveValue } from '../plan'
 import { recipeTold } from '../recipe/told.fixture'
-import { solve } from '../solver'
+import { solve, startSolving } from '../solver'
 import { AIMS, compileSession, FIGURE_OF, type Aim, type Session } from './index'
 
 /** One oven, four burners. */
@@ -63,4 +63,18 @@ describe('what the cooks aim at', () => {
       spared.problem.allowance!.makespan!,
     )
   })
+})
+
+it('tells the values of the shortest plan in the order of the objectives, with a plan to keep to as well', () => {
+  const reading = compileSession({ session: session('dishes', 8), kitchen, recipes })
+  if (!reading.ok) throw new Error(JSON.stringify(reading.issues))
+  const { problem } = reading.value
+  const previous = solve(problem, { iterations: 20, seed: 2 })
+  const run = startSolving(problem, { iterations: 200, previous })
+  while (run.advance(Infinity));
+  const strict = run.strict()!
+  expect(strict).toHaveLength(problem.objective.length)
+  expect(strict[0]).toBe(run.plan().shortest)
+  // Three dishes of few steps: no more changes than there is work.
+  expect(strict[problem.objective.indexOf('switches')]).toBeLessThan(problem.activities.length)
 })

@@ -47,11 +47,17 @@ test('a step is had otherwise, with what it costs, kept by the plan, and taken b
   expect(cut.length).toBeGreaterThan(0)
   for (const run of cut.slice(0, 1)) expect(run.start).toBeGreaterThanOrEqual((11 - begins) * 3600)
   await expect(page.getByRole('listitem').filter({ hasText: 'as you want it' })).not.toHaveCount(0)
+  // The weave shows it as the cook's own.
+  const marks = page.getByTestId('weave').getByTestId('wished')
+  await expect(marks.first().locator('title')).toHaveText(
+    /^As you want it: .*slice the leeks.* begins no sooner than 11:00$/,
+  )
   // It is there after a reload, goes by one touch, and comes back by keys.
   await page.reload()
   await expect(page.getByTestId('wish')).toHaveCount(1)
   await page.getByRole('button', { name: /^Take back: / }).click()
   await expect(page.getByTestId('wish')).toHaveCount(0)
+  await expect(marks).toHaveCount(0)
   expect((await session(page)).wishes).toBeUndefined()
   await page.locator('h1').click()
   await page.keyboard.press('Control+z')

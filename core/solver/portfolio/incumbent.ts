@@ -26,7 +26,7 @@ export class Incumbent {
   /** The best value found of the first objective; with an allowance the best plan may have more. */
   shortest = Infinity
   /** The values of the plan that has it: the best without any allowance. */
-  strict: number[] | undefined
+  private strict: number[] | undefined
   /** Steps since the best plan became better. */
   sinceBest = 0
   readonly first: FirstObjective
@@ -45,6 +45,11 @@ export class Incumbent {
 
   get provenOptimal(): boolean {
     return this.best !== undefined && this.shortest === this.bound.value
+  }
+
+  /** The values of the strictest plan in the order of the problem's objectives, and nothing between them. */
+  get strictValues(): number[] | undefined {
+    return this.strict?.filter((_, i) => !this.previous || i !== 1)
   }
 
   /** The best value found of the first objective, as the contract words it. */

@@ -126,7 +126,7 @@ export function startSolving(problem: Problem, options: SolveOptions = {}): Run 
     },
     plan,
     receive: (found) => search.receive(found),
-    strict: () => search.incumbent.strict,
+    strict: () => search.incumbent.strictValues,
     boundWords: () => boundWords(search.incumbent.bound),
     iterations: () => search.iterations,
     contributions: () => search.contributions,
