@@ -28,7 +28,7 @@ const INTO_DISH =
 /** Words that stand for no food, and those that begin a command or what belongs to one. */
 const THEY = /^(?:it|they)$/i
 const NO_FOOD =
-  /^(?:sit|pop|perch|it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
+  /^(?:sit|pop|perch|make|give|get|let|it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
 const namesFood = (words: string) => {
   const [first = ''] = words.toLowerCase().split(/[ ,]/)
   return (!VERB_OF.has(first) || FOOD_ALONE.test(words)) && !NO_FOOD.test(words)
@@ -68,7 +68,8 @@ export function withTheirTimes<S extends { text: string }>(
 const isWhole = (text: string, foods: ReadonlySet<string>) =>
   /[.!]$/.test(text.trim()) &&
   foodWords(text).length > 0 &&
-  foodWords(text).every((w) => foods.has(w))
+  foodWords(text).every((w) => foods.has(w) || w === 'salt' || w === 'pepper') &&
+  foodWords(text).some((w) => foods.has(w))
 
 /** `Tomatoes, puree, crumbled stock cubes, 500 ml water.`: things alone, that go in. */
 export function addsThings(text: string, foods: ReadonlySet<string>): string {
@@ -156,7 +157,7 @@ export const inCommands = (text: string): string =>
         namesFood(what) ? `Add ${the(what)} ${where} the ` : whole,
     )
     .replace(
-      /(^|, |\band )(?:then )?back in(?:to the oven)? for (?:another |a further )?(\d{1,3})(?: ?(?:minutes?|mins?))?(?=[,.;]|$)/i,
+      /(^|, |\band )(?:then )?back in(?:to the oven)? for (?:another |a further )?(\d{1,3}(?:-\d{1,3})?)(?: ?(?:minutes?|mins?))?(?=[,.;]| until| till|$)/i,
       (_, before: string, minutes: string) =>
         `${before}${before === '' ? 'Return' : 'return'} to the oven, bake for ${minutes} minutes`,
     )
@@ -183,7 +184,7 @@ export const inCommands = (text: string): string =>
     .replace(SOME_MINUTES, '$1 minutes')
     // `Beans, tomatoes, chipotle in.`, `Garlic and spices in, 1 min`.
     .replace(THINGS_IN, (whole, what: string, time: string | undefined) =>
-      namesFood(what)
+      namesFood(what) && !what.split(/[, &+]+/).some((w) => VERB_OF.has(w) && !FOOD_ALONE.test(w))
         ? `Add ${lowerFirst(what)}${time === undefined ? '' : `, cook for ${time.replace(/^the (?:last|final) /i, '')}`}`
         : whole,
     )

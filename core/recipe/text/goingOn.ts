@@ -213,7 +213,7 @@ export function goesOnFrom(
     return current
   // `Whisk the starch into the cream`: what it goes into is new as well.
   const target =
-    /^(?:whisk|stir|rub|mix|beat|fold|work|toss)\b.*[a-z] (?:into|through|onto|with) (?:the |both |some |all )?((?:[a-z-]+ ?){1,5})$/.exec(
+    /^(?:whisk|stir|rub|mix|beat|fold|work|toss|put|steep|soak|dissolve|infuse)\b.*[a-z] (?:in|into|through|onto|with) (?:the |both |some |all )?((?:[a-z-]+ ?){1,5})$/.exec(
       lower.replace(/[.,;].*$/, ''),
     )?.[1]
   if (target && fresh.length > 1) {
@@ -269,6 +269,13 @@ export function goesOnFrom(
       ))
   )
     return current
+  // `Fry the onion in oil`, when the sauce has simmered: in a pan of its own.
+  const { heated, wet } = current.where
+  const simmered = wet && (heated === 'simmer' || heated === 'boil')
+  const fries =
+    /^(?:fry|brown|sear|saut[eé]|soften) (?:the|your|some) [^,;.]* in (?:a|the|some|\d)[^,;.]*\b(?:oil|butter|ghee|fat)\b/
+  if (simmered && fries.test(lower) && fresh.some((id) => !isStaple(kept.item(id))))
+    return undefined
   const onHob = current.where.vessel !== undefined && ON_HOB.has(current.where.vessel)
   if (
     HOB.has(mention.work) &&
@@ -291,6 +298,8 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
     )
   )
     return true
+  // `Push the middle down, spread with the mustard`: of what was baked.
+  if (/^(?:push|press) (?:the (?:middle|centre|base)|it) down\b/.test(lower)) return true
   if (
     /^(?:remove|take|lift) (?:it |them |the (?:pan|pot) )?(?:from|off) the heat\b[^.;]*\b(?:pour|spoon|ladle|tip|spread|stir|fold)\b/.test(
       lower,
@@ -317,12 +326,16 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   if (list.length < 2) return list[0]
   // `Stir through the onion mix`: what stands there stays.
   const stays = kept.current && found.has(kept.current) ? kept.current : undefined
+  if (stays && OVEN_SHAPES.has(dishOf(stays)) && /\bfinish(?:ing)? with\b/.test(lower)) return stays
+  if (stays && /^(?:push|press) (?:the (?:middle|centre|base)|it) down\b/.test(lower)) return stays
   if (stays && /^(?:stir|fold|mix|toss) (?:through|in) (?:the|your|all|both)\b/.test(lower))
     return isAddedToPot(kept, lower, new Set([stays])) ? list.find((t) => t !== stays) : stays
   if (OVER_DISH.test(lower)) {
     const dish = list.find((t) => OVEN_SHAPES.has(dishOf(t)))
     if (dish) return dish
   }
+  const base = list.find((t) => t.base)
+  if (base) return base
   if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)
   // `Put the mince back`, `add the onions and the noodles`: to what is in the pan, and stays there.
   const { current } = kept

@@ -146,6 +146,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   let line = plain(shown)
     // `A 2.5 kg piece of brisket`, `plus 150 g berries`.
     .replace(/^(?:plus|and|also|an?) (?=\d)/, '')
+    .replace(/^(?:an? )?few (sprigs|stalks|leaves|slices|cloves|rashers|pieces) (?:of )?/, '3 $1 ')
     // `Few shakes Worcestershire sauce`.
     .replace(
       /^(?:an? )?(?:few |good )?(?:shakes?|drops|dashes|grinds?|drizzle|slosh|glugs?) (?:of )?(?=[a-z])/,
@@ -345,6 +346,9 @@ const SHORT = [
   ['evoo', 'oil'],
   ['spud', 'potato'],
   ['tom', 'tomato'],
+  ['piper', 'potato'],
+  ['edward', 'potato'],
+  ['gem', 'lettuce'],
   ['choc', 'chocolate'],
 ] as const
 

@@ -57,6 +57,9 @@ function inBrackets(lines: readonly string[]): number | undefined {
   const m =
     new RegExp(`\\((?:[^()]*, )?(\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i').exec(first ?? '') ??
     /\b(?:tray|tin|batch|box) of (\d{1,2})$/i.exec(first ?? '') ??
+    /[-–—,] (?:about )?(\d{1,2}) (?:big |small |large |good )?(?:ones|pieces)$/i.exec(
+      first ?? '',
+    ) ??
     new RegExp(`[-–—,] (?:about )?(\\d{1,2}) ${EATEN}\\s*$`, 'i').exec(first ?? '') ??
     new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i').exec(second ?? '')
   const alone = [first, second].find((l) => JUST_SERVES.test(l ?? ''))
@@ -144,7 +147,7 @@ export function layoutOf(text: string): Layout {
       .replace(/\s*\((?:makes|serves|feeds)\b[^)]*\)\s*$/i, '')
       .replace(/,? (?:an? )?(?:tray|tin|batch|box) of \d{1,2}$/i, '')
       // `Minestrone - big pot, 8 bowls`.
-      .replace(new RegExp(`\\s+[-–—]\\s[^-–—]*\\b\\d{1,2} ${EATEN}\\s*$`, 'i'), '')
+      .replace(new RegExp(`\\s+[-–—]\\s[^-–—]*\\b\\d{1,2} ${EATEN}\\b[^-–—]*$`, 'i'), '')
       .replace(/\s*\(\d{1,2}\)$/, '')
   if (!name) {
     name = 'A recipe without a name'
@@ -234,7 +237,7 @@ const OF_WHICH =
 /** `OATS`: a heading by its letters. */
 const isCapitals = (line: string) => /^[A-Z][A-Z &'’-]{2,30}:?$/.test(line)
 const GROUP =
-  /^(?:(?:for )?the .{2,40}|for .{2,40}|to (?:serve|finish|garnish|assemble|decorate|glaze|cook)|on the day|topping|filling|sauce|dressing|dough|marinade|base|crust|glaze|icing)$/i
+  /^(?:(?:for )?the .{2,40}|for .{2,40}|to (?:serve|finish|garnish|assemble|decorate|glaze|cook)|on the day|topping|filling|sauce|dressing|dough|marinade|base|crust|glaze|icing|salad|slaw|rub|stuffing|gravy)$/i
 
 /** Lines of a text; headings with something behind them and a name in front of it all on their own. */
 function unfolded(text: string): string[] {

@@ -54,6 +54,14 @@ function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
     const made = new RegExp(`\\b${head}s? (?:sauce|soup|stew|dressing|butter sauce|gravy)\\b`)
     return !(head && made.test(lower) && !lower.replace(made, ' ').includes(head))
   })
+  // `Put the goose fat in a tin`: though duck fat out of the pan is none of the list's.
+  for (const i of ingredients)
+    if (
+      / (?:fat|dripping)$/.test(i.item) &&
+      !kept.includes(i.id) &&
+      text.toLowerCase().includes(i.item)
+    )
+      kept.push(i.id)
   const own = kept.map((id) => pressedHere(id, kept, threads))
   return meat && only && meats.length === 1 ? [...own, only.id] : own
 }

@@ -113,7 +113,7 @@ export function stepsOf(
 
 /** How it is kept or warmed up, and no part of the session. */
 const LATER =
-  /^to (?:re-?heat|store|freeze)\b|^left-?overs?\b|^(?:(?:can|may) be )?(?:make|made|prepared?|assembled?) (?:it |this )?(?:up to )?(?:an?|\d+|one|two|three) (?:day|hour)s? (?:ahead|in advance|before)\b|^best (?:eaten )?(?:on )?the (?:same |very )?day\b|^if (?:you(?:['’]re| are)? |you (?:want|wish|like|plan) to )?(?:freez(?:e|ing)|re-?heat(?:ing)?|mak(?:e|ing) (?:it )?ahead)\b/i
+  /^to (?:re-?heat|store|freeze)\b|^left-?overs?\b|^(?:(?:can|may) be )?(?:make|made|prepared?|assembled?) (?:it |this )?(?:up to )?(?:an?|\d+|one|two|three) (?:day|hour)s? (?:ahead|in advance|before)\b|^best (?:eaten )?(?:on )?(?:the )?(?:same |very )?day\b|^if (?:you(?:['’]re| are)? |you (?:want|wish|like|plan) to )?(?:freez(?:e|ing)|re-?heat(?:ing)?|mak(?:e|ing) (?:it )?ahead)\b/i
 
 /** `After the chicken has been in 20 minutes, put the beans in a pan`: nothing that goes in with it. */
 const OTHER_VESSEL = /\bin(?:to)? an? (?:[a-z]+ )?(?:pan|pot|saucepan|bowl)\b/i
@@ -457,6 +457,11 @@ class Reader {
     // `Line a tray … roast for 15 minutes`: on the tray that stands ready.
     const [ready] = [...threads.prepared.keys()]
     const laid = OVEN_SHAPES.has(where.vessel) || where.dish !== undefined
+    // `Butter a casserole. Put in half the rice`: into what stands ready.
+    if (ready && !vessel && /^(?:put|spoon|tip|layer|pile) in\b/i.test(text)) {
+      where.vessel = ready
+      where.wet = false
+    }
     if (cut === 'bake' && !vessel && !laid && OVEN_SHAPES.has(ready)) where.dish = ready
     // `Zest the lemons into a bowl with the sugar and eggs`: mixed, with a little cutting in it.
     const work = cut === 'cut' && MIXED_IN.test(text) && items.length > 2 ? 'mix' : cut

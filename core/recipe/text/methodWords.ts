@@ -34,7 +34,7 @@ export const MIXED_IN = /\binto (?:a|the) (?:[a-z]+ )?bowl with\b/i
 export const STRAINED_INTO = /\binto (?:an?|the|another) (?:\w+ )?(?:pan|pot|saucepan|bowl|jug)\b/i
 /** A tin or tray is got ready. */
 export const PREPARES =
-  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|moulds?|ramekins?)\b/i
+  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|casseroles?|moulds?|ramekins?)\b/i
 
 /** A pressure cooker is closed. */
 export const LOCKED =

@@ -11,7 +11,7 @@ export function plain(text: string): string {
     .replace(/[º˚]/g, '°')
     .replace(/⁄/g, '/')
     .toLowerCase()
-  out = out.replace(/(\d+)?\s*([¼½¾⅓⅔⅛⅜⅝⅞])/g, (_, whole: string | undefined, sign: string) =>
+  out = out.replace(/(?:(\d+)\s*)?([¼½¾⅓⅔⅛⅜⅝⅞])/g, (_, whole: string | undefined, sign: string) =>
     decimal(Number(whole ?? 0) + FRACTIONS[sign]!),
   )
   out = out.replace(

@@ -82,7 +82,7 @@ const escape = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 /** `A loaf tin`: a vessel, and nothing that was made. */
 const SHAPED_FOR =
   /\b(?:loaf|cake|bread|bun|roll|muffin|pancake|biscuit|cookie|soup|salad|sauce) (?:tins?|pans?|moulds?|bowls?|trays?|sheets?|boards?|cases?)\b/g
-const BASE_OF = /\bbase of (?:an?|the|each|your)\b/g
+const BASE_OF = /\bbase of (?:an?|the|each|your|both|two|\d)\b/g
 /** Paper cases and shells of nuts: one case is of pastry. */
 const CASES = /\b(?:cases|shells)\b/g
 const unshaped = (text: string) =>

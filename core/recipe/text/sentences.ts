@@ -39,6 +39,9 @@ export function sentencesOf(method: string): string[] {
       const sentence = unlabelled(part)
         .replace(GUARDED, '.')
         .replace(/\s&\s/g, ' and ')
+        .replace(/\bw\/o (?=[a-z])/gi, 'without ')
+        .replace(/\bw\/ ?(?=[a-z\d])/gi, 'with ')
+        .replace(/\bbp\b/g, 'baking powder')
         .replace(/^(?:with|using) (?:\w+ )?hands,? (?=[a-z])/i, '')
         .replace(/\s+/g, ' ')
         .trim()
@@ -50,7 +53,7 @@ export function sentencesOf(method: string): string[] {
 
 const SENTENCE = /(?<=[.!?])["')]*\s+(?=["'(]?[A-Z0-9])|(?<=[!?;])\s+/
 /** A line by somebody who writes no capitals. */
-const isLowerCase = (line: string) => /^[a-z]/.test(line) && !/[.!?] +[A-Z]/.test(line)
+const isLowerCase = (line: string) => /^[a-z\d]/.test(line) && !/[.!?] +[A-Z]/.test(line)
 /** Its sentences with capitals; `1 min. tomatoes` ends one, `5 min. until soft` does not. */
 const inLowerCase = (line: string) =>
   line

@@ -1,3 +1,4 @@
+import { OVEN_SHAPES } from '../flow/vessels'
 import type { WorkKind } from '../work'
 import { isDry, isLiquid } from './foods'
 import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
@@ -19,10 +20,17 @@ import {
   SPOKEN_OF,
 } from './references'
 import { usedIn } from './usedIn'
-import { SERVES, type Mention, type Sources, type Thread, type Threads } from './threads'
+import {
+  BASE_LAYER,
+  SERVES,
+  type Mention,
+  type Sources,
+  type Thread,
+  type Threads,
+} from './threads'
 
 const KNOWN_VESSEL =
-  /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|hole|wok|slow cooker|pressure cooker|roasting tin|cooker|drippings|fat)s?\b/
+  /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|hole|wok|slow cooker|pressure cooker|roasting tin|cooker)s?\b|\bin (?:the|that|its) (?:[a-z]+ )?(drippings|fat)\b/
 const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
 /** `All the sauce ingredients`. */
 const ALL_OF =
@@ -30,6 +38,8 @@ const ALL_OF =
 /** `Everything else for the paste`, `the remaining sauce ingredients`. */
 const ELSE =
   /\beverything else\b(?: (?:for|in|under) the ([a-z]+))?|\b(?:rest of|remaining|other)(?: the)?(?: ([a-z]+))? ingredients\b/
+const UNDER_SKIN =
+  /\bunder (?:the|its) skin\b|\b(?:stuff|put|push|tuck)\b[^.;]*\binside\b|\b(?:the|its) cavity\b/
 const HALF_OVER =
   /^(?:brush|spoon|pour|spread|drizzle|tip|scatter) (?:half|some|most|a (?:third|little|bit)) (?:over|on|onto|into) (?!the top\b|it\b|them\b)/
 /** `Except the cranberries`. */
@@ -434,9 +444,11 @@ export class Sourcing {
       kept.lent = current
       return current
     }
-    const noun = PART_OF.exec(lower)?.[1]
-    if (noun === undefined || found.size + Math.min(1, fresh.length) < 2) return undefined
-    const names = productsIn(noun)
+    const parts = [...lower.matchAll(new RegExp(PART_OF, 'g'))].map((m) => m[1] ?? m[2]!)
+    // `Spread a ladle of sauce over the base of a dish`: the rest of it stays in its pot.
+    const begins = found.size === 1 && !fresh.length && BASE_LAYER.test(lower)
+    if (!parts.length || (!begins && found.size + Math.min(1, fresh.length) < 2)) return undefined
+    const names = parts.flatMap(productsIn)
     const lent = [...found].find((t) => t.items.size > 1 && names.some((n) => t.names.has(n)))
     if (lent) kept.lent = lent
     return lent
@@ -466,6 +478,12 @@ export class Sourcing {
     const add = (threads: readonly (Thread | undefined)[]) =>
       threads.forEach((t) => t && found.add(t))
     if (/^carve\b/.test(lower) && !found.size) add([open.findLast((t) => kept.hasMeat(t))])
+    // `Smear it under the skin`, `stuff the lemon inside`: of the bird.
+    const bird = UNDER_SKIN.test(lower) && open.findLast((t) => kept.hasMeat(t))
+    if (bird && ![...found].some((t) => kept.hasMeat(t))) add([bird])
+    // `Beat the egg with the milk. Make a well, pour in`: in the flour.
+    if (/^make a well\b/.test(lower) && !fresh.length)
+      add([open.findLast((t) => t !== kept.current && isMixed(t)), kept.current])
     const together = ALL_TOGETHER.test(lower) || (/^assemble\b/.test(lower) && found.size > 1)
     if (SERVES.test(lower) || SERVES.test(mention.verb) || together) add(open)
     if (/\bboth\b/.test(lower) && found.size < 2)
@@ -532,6 +550,8 @@ export class Sourcing {
       const on = goesOnFrom(this.kept, mention, lower, fresh, anew)
       if (on) found.add(on)
     } else if (FIRST_LAYER.test(lower)) return
+    // `Fill the tortillas, tuck in, six to a dish`: onto the sauce that lies there.
+    else if (current?.base && mention.vessels.some((k) => OVEN_SHAPES.has(k))) found.add(current)
     else if (current && !order.length && !anew && isJoined(this.kept, mention, lower, fresh))
       found.add(current)
   }
@@ -555,6 +575,13 @@ export class Sourcing {
     const left = /\b(?:return|back)\b/.test(lower) ? open.findLast((t) => t.left) : undefined
     if (left) return { thread: left }
     const there = open.findLast((t) => t === this.kept.current) ?? open.at(-1)
+    // `Put the tin on the hob`: that of the roast, for its gravy.
+    if (/\btin on the hob\b/.test(lower)) {
+      const juices = open.findLast((t) => t.left)
+      if (juices) return { thread: juices }
+      const roast = this.kept.roasted.at(-1)
+      if (roast !== undefined) return { step: roast }
+    }
     const step = Math.max(...kinds.map((k) => this.kept.usedLast.get(k) ?? -1))
     if (there && !there.lifted && there.last >= step) return { thread: there }
     return step >= 0 ? { step } : undefined
@@ -578,6 +605,12 @@ export class Sourcing {
       return this.kept.open.findLast(
         (t) => t.cooked && !found.has(t) && HOB_VESSELS.has(t.where.vessel ?? ''),
       )
+    // `Fill each tortilla with 2 tbsp of filling`: what was mixed in its bowl.
+    if (name === 'filling' && / (?:with|of) (?:the )?(?:[a-z]+ )?filling/.test(lower)) {
+      const bowl = this.kept.open.findLast((t) => t.where.vessel === 'bowl')
+      bowl?.names.add(name)
+      if (bowl) return bowl
+    }
     // `Lift the chicken out, boil the sauce hard`: what stays in its pot.
     const stays = BOILS_DOWN.test(lower.trim()) && this.kept.open.findLast((t) => t.left)
     if (stays && !found.size && (DISHES.has(name) || POURED.has(name))) {

@@ -40,6 +40,8 @@ export interface Thread {
   pieces?: number
   /** Something was lifted out of it, and it stays in its pot until that comes back. */
   left?: boolean
+  /** The first layer in a dish, which what is tucked in comes onto. */
+  base?: boolean
   /** The step that lifted it out: nothing is done to what stays before that. */
   liftedAt?: number
 }
@@ -93,6 +95,7 @@ const PARTS =
   /\b(?:reserve|reserving|keep(?:ing)? back|save|transfer|lift|strain|separate|scoop|slotted spoon)\b|\b(?:take|fish|remove)\b[^.;]*\b(?:out|from)\b/
 const DIVIDES =
   /\b(?:divide|split|share)\b[^.;]*\b(?:into|between|in) (?:\w+ )?(?:2|3|4|5|6|halves|half|thirds|quarters|two|three|four|five|six)\b/
+export const BASE_LAYER = /\b(?:over|on|in|into|across) the (?:base|bottom) of\b/
 /** Names for what meat was cooked in. */
 export const LIQUOR = ['stock', 'broth', 'liquor', 'liquid']
 const IN_LIQUID = new Set<WorkKind>(['simmer', 'boil', 'slow', 'pressure'])
@@ -242,6 +245,7 @@ export class Threads {
     const pieces = PIECES.exec(plain(lower))
     if (pieces) thread.pieces = Number(pieces[1])
     if (DIVIDES.test(lower)) thread.divided = step
+    thread.base = BASE_LAYER.test(lower)
     if (/\b(?:carve|pull|strip|shred|bone|pick|joint)\b/.test(lower) && this.hasMeat(thread))
       this.boned = step
     // Once it has been lifted out, its juices and its tin are free.

@@ -73,6 +73,10 @@ export function usedIn(
       const hit = hits(i)
       if (!hit.length) return false
       const head = own.at(-1)!
+      // `The flour` is no flour tortilla, where the list has flour.
+      const isHeadOfOther = (n: string) =>
+        sharing.get(n)!.some((o) => o !== i && names.get(o.id)!.at(-1) === n)
+      if (!hit.includes(head) && hit.every(isHeadOfOther)) return false
       // `Cola or apple juice`: by either name; but `lamb or chicken stock` is no lamb.
       const either = i.item.split(/ or /i)
       const ofMeat = MADE_FROM.test(head) && isMeat(either[0]!)
