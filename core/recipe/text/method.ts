@@ -1,11 +1,10 @@
-import { OVEN_SHAPES } from '../flow/vessels'
 import { IN_SMALL } from '../../quantity'
 import { lowerFirst } from '../casing'
 import { cooks, cooksThrough, ON_HEAT, type WorkKind } from '../work'
 import { clausesOf } from './clauses'
 import { stepsFrom, type Draft, type StepRead } from './drafts'
 import { durationsIn } from './durations'
-import { equipmentIn, equipmentOf, type Whereabouts } from './equipment'
+import { equipmentIn, type Whereabouts } from './equipment'
 import { addsThings, withTheirTimes } from './fewWords'
 import { isLiquid, isMeat, isRaw } from './foods'
 import { grouped, isBesideOnly, isHotFat, withObjects, type Group } from './groups'
@@ -13,46 +12,35 @@ import { meantBy } from './meant'
 import {
   AGAIN,
   ANOTHER_DAY,
-  AS_WEIGHT,
-  ASIDE,
-  firstSpoken,
   goesOn,
   HAD,
   HALF_OF,
-  HOT_FAT,
-  INTO_NEW,
   LIQUOR_STANDS,
   LOCKED,
-  MEANWHILE,
-  MIXED_IN,
   movesTo,
-  PUTS_TO,
-  MOVING,
   overnight,
   REPEATS,
   sentenceCase,
   THIN_CRISP,
   TURNS_OVEN,
-  STRAINED_INTO,
   SWITCH,
-  WHISKED,
   withinOf,
 } from './methodWords'
 import { isApart, isAtTable, isCheck, isReheating, isSaid, isStorageNote, isTalk } from './notes'
 import { foodWords, namesOf, singular, type IngredientRead } from './ingredientLine'
 import { asCommand, inTurns } from './sentences'
 import { apart, calledInFull, usedIn } from './usedIn'
-import { ON_HOB, VERB_OF, VESSELS } from './lexicon'
+import { VERB_OF, VESSELS } from './lexicon'
 import { bareOf, FOR_THE, KIND_WORDS, namesKind, PRODUCTS } from './references'
+import { doneIn, leftIn } from './placing'
 import { plain } from './plain'
 import { liftsMeat } from './partings'
 import { sectionsOf } from './sections'
 import { hygieneOf } from './stepHygiene'
 import { COOKS_ALONG, GUESSED, timeOf } from './stepTime'
 import { temperaturesIn } from './temperatures'
-import { FAT_LEFT, Sourcing } from './sources'
+import { Sourcing } from './sources'
 import { Threads, type Mention, type Sources } from './threads'
-import { workOf } from './workOf'
 
 /**
  * The steps of a method, with what waits for what; ingredients are told apart by their names. What the
@@ -409,100 +397,11 @@ class Reader {
     if (LOCKED.test(text)) where.opened = false
     const uses = [...new Set([...mention.uses, ...sources.fresh])]
     const items = uses.map((id) => ingredients.find((i) => i.id === id)!.item)
-    // `The tin` that a bird was roasted in is the roasting tin.
-    const roasting = threads.isRoasting()
-    const said = (
-      roasting || FAT_LEFT.test(text) || where.vessel === 'tray'
-        ? text.replace(/\b(the|same|both) tin(s?)\b/gi, '$1 roasting tin$2')
-        : text.replace(AS_WEIGHT, '')
-    )
-      .replace(MEANWHILE, '')
-      // `Into two dishes (I do one for the freezer)`.
-      .replace(/\([^()]*\b(?:freezer|fridge)\b[^()]*\)/gi, ' ')
-    // `Brown the mince in a pan, and set aside in a bowl`: it is browned in the pan.
-    const spoken = cooks(mention.work) ? said.replace(MOVING, ' ').replace(ASIDE, ' ') : said
-    const named = equipmentIn(spoken)
-    const vessel = named.find((k) => VESSELS.has(k))
     const doubts: string[] = []
-    const wet = isLiquid(text) || items.some(isLiquid)
-    const goTo = (kind: string) => {
-      if (kind !== where.vessel && kind !== 'bowl') where.wet = wet
-      where.vessel = kind
-    }
-    if (HOT_FAT.test(text)) where.heated ??= 'fry'
-    if (vessel && vessel !== where.vessel && vessel !== 'bowl') where.wet = false
-    if (wet) where.wet = true
-    // `Warm the syrup, stir into the oats`: they lie in a bowl, and not in its pan.
-    const into = INTO_NEW.exec(text.toLowerCase())?.[1]
-    const intoNew =
-      into !== undefined &&
-      !vessel &&
-      sources.fresh.some(
-        (id) =>
-          usedIn(
-            into,
-            ingredients.filter((i) => i.id === id),
-          ).length > 0,
-      )
-    // `Beat the eggs with the cream, and stir in the onions`: these come into a bowl to them.
-    const begunApart =
-      !vessel &&
-      WHISKED.test(text) &&
-      sources.main !== undefined &&
-      ON_HOB.has(where.vessel ?? '') &&
-      (mention.uses[0] === undefined ||
-        sources.fresh.includes(firstSpoken(text, mention.uses, ingredients)))
-    if (intoNew || begunApart) where.vessel = 'bowl'
-    const cut = workOf({ ...mention }, where, named, items)
-    // `Line a tray … roast for 15 minutes`: on the tray that stands ready.
-    const [ready] = [...threads.prepared.keys()]
-    const laid = OVEN_SHAPES.has(where.vessel) || where.dish !== undefined
-    // `Butter a casserole. Put in half the rice`: into what stands ready.
-    if (ready && !vessel && /^(?:put|spoon|tip|layer|pile) in\b/i.test(text)) {
-      where.vessel = ready
-      where.wet = false
-    }
-    if (cut === 'bake' && !vessel && !laid && OVEN_SHAPES.has(ready)) where.dish = ready
-    // `Zest the lemons into a bowl with the sugar and eggs`: mixed, with a little cutting in it.
-    const work = cut === 'cut' && MIXED_IN.test(text) && items.length > 2 ? 'mix' : cut
-    // `Layer the potatoes, the meat and the aubergines`: in a dish for the oven.
-    const layers = mention.verb === 'layer' && !vessel && sources.others.length > 0
-    if (layers) where.vessel = where.dish = 'oven-dish'
-    const turns = work === 'assemble' && TURNS_OVEN.test(spoken)
-    const equipment = equipmentOf(turns ? spoken.replace(TURNS_OVEN, ' ') : spoken, work, where)
-    // `Pour in the custard`: in the dish that it comes to.
-    const holds = where.dish ?? where.vessel
-    const comes = sources.others.length > 0 || sources.fresh.length > 0
-    const lies = sources.main !== undefined && !sources.main.lifted && OVEN_SHAPES.has(holds)
-    if (layers && !equipment.length) equipment.push('oven-dish')
-    else if (
-      work === 'assemble' &&
-      !equipment.length &&
-      lies &&
-      comes &&
-      PUTS_TO.test(bareOf(text))
-    )
-      equipment.push(holds!)
+    const done = doneIn(mention, sources, where, items, threads)
+    const { work, equipment, named, vessel } = done
     const heat = this.heatOf(text, work, equipment, doubts)
-    const main = equipment.find((k) => VESSELS.has(k))
-    // A bowl that nobody spoke of is no place where the dish is from now on.
-    if (
-      main &&
-      (work !== 'drain' || STRAINED_INTO.test(text)) &&
-      work !== 'cut' &&
-      work !== 'heat' &&
-      (main !== 'bowl' || vessel) &&
-      !/\b(?:hand|stick|immersion) blender\b/i.test(text)
-    )
-      goTo(main)
-    // What was cut lies on its board: it is in no pot any more.
-    if (work === 'cut' && !vessel && where.vessel !== undefined) where.vessel = undefined
-    if (OVEN_SHAPES.has(vessel)) where.dish = vessel
-    if (cooks(work)) where.heated = work
-    const moved = equipmentIn(MOVING.exec(said)?.[0] ?? '').find((k) => VESSELS.has(k))
-    if (moved) where.vessel = moved
-    if (work === 'pressure') where.opened = false
-    else if (where.vessel === 'pressure-cooker' && work === 'rest') where.opened = true
+    leftIn(where, mention, done)
     const time = timeOf(
       overnight(mention, work),
       work,
@@ -553,11 +452,11 @@ class Reader {
     const flesh =
       unlisted || fresh.some(isMeat) || holders.some((t) => !t.through && threads.hasMeat(t))
     const thin = work === 'fry' && THIN_CRISP.test(`${text} ${items.join(' ')}`)
-    const done = thin || cooksThrough(work, time.minutes[1], flesh)
+    const through = thin || cooksThrough(work, time.minutes[1], flesh)
     threads.taken(index, { ...mention, work }, sources, where, {
-      raw: raw && !done,
+      raw: raw && !through,
       cooked: cooked || cooks(work),
-      through: done || (!flesh && holders.some((t) => t.through)),
+      through: through || (!flesh && holders.some((t) => t.through)),
     })
   }
 

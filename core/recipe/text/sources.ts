@@ -1,10 +1,8 @@
 import { OVEN_SHAPES } from '../flow/vessels'
-import type { WorkKind } from '../work'
-import { isDry, isLiquid } from './foods'
 import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
-import { namesOf, type IngredientRead } from './ingredientLine'
-import { POTS } from './lexicon'
-import { isUnder } from './meant'
+import { namesOf } from './ingredientLine'
+import { kindsIn, takeKinds, type Taking } from './kindsTaken'
+import { fullest, madeAs } from './madeBefore'
 import { PREPARES } from './methodWords'
 import { ONE_LABEL, ONE_OF, OTHER_LABEL, OTHER_ONE, PART_OF, takesOut, THE_REST } from './partings'
 import {
@@ -12,134 +10,51 @@ import {
   beginsAnew,
   fullProductsIn,
   isStaple,
-  KIND_WORDS,
-  MADE_OF,
   madeIn,
   namesKind,
   productsIn,
   SPOKEN_OF,
 } from './references'
-import { usedIn } from './usedIn'
+import {
+  ALL_TOGETHER,
+  BONES,
+  COOKED_IN_WATER,
+  DISHES,
+  FAT_LEFT,
+  FIRST_LAYER,
+  HALF_OVER,
+  HOB_VESSELS,
+  ICED,
+  IN_THE_DISH,
+  inputOf,
+  into,
+  isMixed,
+  isOnHob,
+  JUICES,
+  KINDS,
+  KNOWN_VESSEL,
+  LEAFY,
+  LEAVES,
+  LINES_TINS,
+  LIQUID,
+  MAKES,
+  MIXED_WITH,
+  OF_CITRUS,
+  OTHER_PAN,
+  PUT_ALL,
+  SQUEEZED,
+  THE_LIQUOR,
+  UNDER_SKIN,
+  WET_AND_DRY,
+} from './sourceWords'
 import {
   BASE_LAYER,
-  SERVES,
   type Mention,
+  SERVES,
   type Sources,
   type Thread,
   type Threads,
 } from './threads'
-
-const KNOWN_VESSEL =
-  /\b(?:the|same|that|this|your) (?:[a-z-]+ ){0,2}?(pan|pot|skillet|saucepan|casserole|dish|bowl|tray|tin|hole|wok|slow cooker|pressure cooker|roasting tin|cooker)s?\b|\bin (?:the|that|its) (?:[a-z]+ )?(drippings|fat)\b/
-const ALL = /\b(?:everything|all (?:the )?ingredients|the lot|the ingredients)\b/
-/** `All the sauce ingredients`. */
-const ALL_OF =
-  /(?:\b(?:all (?:of )?|the )(?:the )?|^(?:whisk|mix|combine|stir|blend|beat|toss|blitz|whizz|simmer|process) (?:together )?(?!the |all |everything ))([a-z]+(?: [a-z]+)?) ingredients\b|\beverything (?:for|in|under) the ([a-z]+(?: [a-z]+)?)/
-/** `Everything else for the paste`, `the remaining sauce ingredients`. */
-const ELSE =
-  /\beverything else\b(?: (?:for|in|under) the ([a-z]+))?|\b(?:rest of|remaining|other)(?: the)?(?: ([a-z]+))? ingredients\b/
-const UNDER_SKIN =
-  /\bunder (?:the|its) skin\b|\b(?:stuff|put|push|tuck)\b[^.;]*\binside\b|\b(?:the|its) cavity\b/
-const HALF_OVER =
-  /^(?:brush|spoon|pour|spread|drizzle|tip|scatter) (?:half|some|most|a (?:third|little|bit)) (?:over|on|onto|into) (?!the top\b|it\b|them\b)/
-/** `Except the cranberries`. */
-const SPARED = /\b(?:except|apart from|all but|but not) (?:for )?(?:the )?([^,;.]*)/
-const BONES = /\b(?:bones?|carcass(?:es)?|trimmings)\b/
-const JUICES =
-  /(?<!\b(?:lemon|lime|orange|apple|citrus|tomato|fruit|pineapple) )\b(?:juices?(?! runs?\b)|drippings)\b/
-export const FAT_LEFT = /\bfat (?:from|in|off|out of) the (?:roasting )?(?:tin|tray)\b/
-const LIQUID =
-  /\b(?:reserved|saved|cooking|poaching) (?:cooking |pasta )?(?:liquid|liquor|water|milk)\b/
-const MAKES =
-  /^(?:whisk|make|mix|combine|shake|blend|prepare|stir)(?: up| together)? (?:the|your|an?) ((?:[a-z-]+ ?){1,3})/
-/** `Meat stock`, `chicken broth`: no meat. */
-const isMadeOf = (lower: string) =>
-  /\b(?:meat|fish|vegetable) (?:stock|broth|juices|thermometer|mixture|sauce)\b/.test(lower)
-const BOILS_DOWN =
-  /^(?:(?:turn|raise|increase) [^.;]*heat\b[^.;]*\b)?(?:boil|bubble|reduce|simmer|thicken)\b/
-const DISHES = new Set(
-  'stew soup chowder chilli chili curry ragu ragù sauce gravy casserole base dal dahl'.split(' '),
-)
-/** What is shaped or cut into something is no food that goes in. */
-const inputOf = (lower: string, work: WorkKind) =>
-  work === 'shape' || work === 'cut' || work === 'assemble'
-    ? lower.replace(
-        /\b(?:in)?to (?:\d+|an?|small|even|equal|large|thin|thick|\w+ (?=balls|rounds|cakes|patties))[^,;.]*/g,
-        ' ',
-      )
-    : lower
-
-/** `Assemble.` */
-const ALL_TOGETHER = /^(?:assemble|build)(?: (?:everything|them|it all))?[.\s]*$/
-/** What comes of a lemon or an orange, and the work by which it does. */
-const OF_CITRUS = /\b(?:zest|rind|juices?)\b/
-const SQUEEZED = /^(?:finely )?(?:grate|zest|squeeze|juice|halve|pare)\b/
-/** `Layer sauce, sheets and spinach`: a sauce goes between what has no name yet and is in its pan. */
-const LAYERS = /^(?:layer|build|assemble)\b[^.;]*\bsauce\b/
-const THE_LIQUOR =
-  /\b(?:the|this|its|all the) (?:hot |warm |cooking |poaching |strained |remaining )*(stock|broth|liquor|liquid)\b/
-
-/** What is wrapped in, and what has such leaves. */
-const LEAVES = /\b(?:each|every|a|the) (?:cabbage )?lea(?:f|ves)\b/
-const LEAFY = /\b(?:cabbage|lettuce|chard|vine leaves|greens)\b/i
-
-const into = (name: string) => new RegExp(`\\b(?:into|to|with|over) (?:the |your )?${name}\\b`)
-
-/** What is rolled out for a tin or a dish. */
-const LINES_TINS = new Set(['pastry', 'dough', 'crust', 'case', 'base'])
-const HOB_VESSELS = new Set(['pot', 'frying-pan', 'wok'])
-const isOnHob = ({ where: { vessel } }: Thread) => HOB_VESSELS.has(vessel ?? '')
-/** `Put everything in a casserole`: all that has been got ready. */
-const PUT_ALL =
-  /^(?:(?:put|tip|place|transfer|combine|layer|pour|pile|mix|get) )?(?:everything|it all|the lot)(?: else)? (?:together |back )?(?:in|on|into|onto)\b|^(?:put|return|tip) (?:everything|it all|the lot) back\b/
-
-const WET_AND_DRY =
-  /\b(?:wet|dry|liquid) (?:ingredients|mixture|mix)\b|\b(?:into|with|to) the (?:dry|wet)\b(?! (?:pan|frying|skillet|bowl|rub))/
-
-const KINDS =
-  /\b(?:vegetables?|veg|meat|birds?|fish|joints?|spices|herbs|fruit)\b|\bthe (?:drained |cooked )?(?:pasta|noodles)\b/
-const ICED = /\bice(?:d)?[ -](?:bath|water)\b/
-const COOKED_IN_WATER = /^(?:blanch|boil|cook|poach|parboil|drop|lower|add)\b/
-const IN_THE_DISH =
-  /\bin the (?:[a-z]+ )?(?:curry|stew|soup|sauce|casserole|chilli|chili|dal|dahl|ragu|rag\u00f9|broth|stock|gravy)\b/
-const OTHER_PAN = /\b(?:an?|another|second|separate) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan)\b/
-
-/** What is poured or tossed over something, and was stirred together before. */
-const POURED = new Set('dressing marinade glaze syrup sauce brine vinaigrette'.split(' '))
-/** The first layer in a dish that is still empty. */
-const FIRST_LAYER = /\b(?:over|on|in|into|across) the (?:base|bottom) of an?\b/
-
-/** Stands in a bowl, whether the text says so or not: several things, and nothing has cooked them. */
-const isMixed = ({ cooked, items, where: { vessel } }: Thread) =>
-  !cooked && (vessel === 'bowl' || (vessel === undefined && items.size > 1))
-
-/** A handful of coriander is an herb, a teaspoon of it a spice, and without an amount it is none. */
-const listedAs = ({ amount, counted = '', item, preparation = '', text }: IngredientRead) =>
-  `${counted || (amount > 0 ? '' : 'handful')} ${/\b(?:tins?|cans?|jars?)\b/i.exec(text)?.[0] ?? ''} ${item} ${preparation}`
-    .replace(/\s+/g, ' ')
-    .trim()
-/** `The spices`: a tablespoon of oregano is one of them. */
-const isSpooned = (kinds: string, { unit, item }: IngredientRead) =>
-  /\bspices\b/.test(kinds) &&
-  (unit === 'tsp' || unit === 'tbsp') &&
-  /\b(?:oregano|thyme|rosemary|sage|basil|mint|dill|marjoram|mixed herbs)\b/.test(item)
-
-const isStarch = (label: string, item: string) =>
-  /^(?:pasta|rice|noodles)$/i.test(label) && namesKind(label.toLowerCase(), item)
-const MIXED_WITH =
-  /^(?:mix|combine|toss|stir|mash|layer|whisk|blend) (?:it |them |everything )?(?:together )?with\b/
-
-/** A step while it is looked for what it takes up. */
-interface Taking extends Pick<Sources, 'order' | 'after' | 'fresh'> {
-  mention: Mention
-  /** Its words without what only says when or how far, in small letters. */
-  lower: string
-  /** It begins something beside what was done last. */
-  anew: boolean
-  found: Set<Thread>
-  /** The heading whose ingredients it takes: no name of anything made before. */
-  heading?: string
-}
 
 /** Tells by a step's words, and by what has been done so far, which food it takes up. */
 export class Sourcing {
@@ -189,10 +104,10 @@ export class Sourcing {
     const { found, order, after, fresh } = taking
     this.takeIngredients(taking)
     if (this.makesSomething(taking)) return { main: undefined, others: [], order, after, fresh }
-    this.takeKinds(taking)
+    takeKinds(kept, taking)
     this.takeProducts(taking)
     this.takeWater(taking)
-    const kinds = this.kindsIn(taking)
+    const kinds = kindsIn(kept, taking)
     // `The herbs` of the salsa are not the bay in the lentils.
     const ownKind = taking.anew && fresh.some((id) => namesKind(kinds, kept.item(id)))
     if (!ownKind && (!found.size || KINDS.test(lower)))
@@ -260,91 +175,6 @@ export class Sourcing {
     return true
   }
 
-  /** `Everything`, `the spices`: what nothing has been said of yet. */
-  private takeKinds(taking: Taking): void {
-    const { mention, lower, fresh } = taking
-    const { kept } = this
-    const begun = kept.open.some((t) => t.section === mention.section && t.items.size > 0)
-    const rest = ELSE.exec(lower)
-    if (rest) fresh.push(...this.restOf(taking, rest[1] ?? rest[2]).map((i) => i.id))
-    // `Oats: stir everything together`: all that stands under that heading.
-    const allOf = rest ? null : ALL_OF.exec(lower)
-    const named = allOf?.[1] ?? allOf?.[2]
-    const isListed = named !== undefined && kept.ingredients.some((i) => isUnder(i, named))
-    // `Mix the dry ingredients`, of a list without such a heading.
-    const spared = SPARED.exec(mention.text.toLowerCase())?.[1] ?? ''
-    if (named === 'dry' && !isListed && !fresh.length) {
-      const dry = kept.unnamed(fresh).filter((i) => isDry(i.item))
-      fresh.push(
-        ...dry.map((i) => i.id).filter((id) => !usedIn(spared, kept.ingredients).includes(id)),
-      )
-      taking.anew = true
-    }
-    if (ALL.test(lower) && !begun && !rest && !isListed)
-      fresh.push(...kept.unnamed(fresh).map((i) => i.id))
-    if (named !== undefined || (ALL.test(lower) && begun && !mention.goesOn && mention.label)) {
-      const own = kept.ingredients.filter((i) => isUnder(i, named ?? mention.label))
-      if (own.length && own.every((i) => !kept.isNamed(i.id))) {
-        fresh.push(...own.map((i) => i.id).filter((id) => !fresh.includes(id)))
-        taking.anew = true
-        if (named !== undefined) taking.heading = named
-      }
-    }
-    if (isMadeOf(lower)) return
-    // `Rice: rinse, soak`: what stands under that heading in the list.
-    const label = mention.goesOn || mention.uses.length ? undefined : mention.label
-    if (label && !IT.test(lower)) {
-      const words = namesOf(label).join(' ')
-      const own = kept
-        .unnamed(fresh)
-        .filter((i) => i.group && namesOf(i.group).join(' ') === words && !isLiquid(i.item))
-      if (own.length === 1) fresh.push(own[0]!.id)
-      // `Pasta: boil until nearly done`: the rigatoni.
-      const ofKind = own.length ? [] : kept.unnamed(fresh).filter((i) => isStarch(label, i.item))
-      if (ofKind.length === 1) fresh.push(ofKind[0]!.id)
-    }
-    const kinds = this.kindsIn(taking)
-    // `Roast the vegetables`: garlic and potatoes that have a word of their own go in where that says so.
-    const apart = (i: IngredientRead) =>
-      /\b(?:garlic|potato(?:es)?|spinach|kale|peas|mushrooms?)\b/i.test(i.item) &&
-      kept.spokenOf.has(i.id)
-    const ofKind = kept
-      .unnamed(fresh)
-      .filter((i) => (namesKind(kinds, listedAs(i)) || isSpooned(kinds, i)) && !apart(i))
-    // `The garlic and spices` of the chicken, and not of the rice.
-    const groups = new Set(
-      mention.uses.map((id) => kept.ingredients.find((i) => i.id === id)!.group),
-    )
-    const own =
-      groups.size === 1 && !groups.has(undefined) ? ofKind.filter((i) => groups.has(i.group)) : []
-    fresh.push(...(own.length ? own : ofKind).map((i) => i.id))
-  }
-
-  /** What nothing has been said of yet under a heading, or under that of what is worked on. */
-  private restOf({ mention, found, fresh }: Taking, heading: string | undefined): IngredientRead[] {
-    const { kept } = this
-    const left = kept.unnamed(fresh)
-    const own = left.filter((i) => isUnder(i, heading ?? mention.label))
-    if (own.length) return own
-    const here = [
-      ...mention.uses,
-      ...[...found, kept.current].flatMap((t) => [...(t?.items ?? [])]),
-    ]
-    const group = kept.ingredients.find((i) => i.id === here[0])?.group
-    return left.filter((i) => i.group === group && !kept.spokenOf.has(i.id))
-  }
-
-  /** The words of a step without those by which it names an ingredient: `the 2 tbsp rice` is no kind. */
-  private kindsIn({ mention, lower }: Taking): string {
-    const named = mention.uses.flatMap((id) => namesOf(this.kept.item(id)))
-    // `The fish`, of a list with white fish and haddock: both.
-    const isAll = (k: string) => k === 'fish' && /\bthe fish\b/.test(lower)
-    return KIND_WORDS.filter((k) => named.includes(k) && !isAll(k)).reduce(
-      (out, k) => out.replaceAll(k, ' '),
-      lower,
-    )
-  }
-
   /** What `it` means, and things made before that are spoken of by name: `the sauce`, `each jar`. */
   private takeProducts(taking: Taking): void {
     const { mention, lower, found } = taking
@@ -363,7 +193,7 @@ export class Sourcing {
       if (made.has(name) || heads.has(name) || taking.heading?.includes(name)) continue
       // `The broth`: an ingredient, and found as one.
       if (mention.uses.some((id) => namesOf(kept.item(id)).includes(name))) continue
-      const thread = this.madeAs(name, mention, found)
+      const thread = madeAs(kept, name, mention, found)
       if (thread && DISHES.has(name)) thread.names.add(name)
       if (thread) found.add(thread)
     }
@@ -371,7 +201,7 @@ export class Sourcing {
     for (const word of kept.dishWords)
       if (new RegExp(String.raw`\b(?:the|your) (?:[a-z]+ )?${word}\b`).test(lower)) {
         const dish =
-          kept.latest((t) => t.names.has(word)) ?? this.fullest(kept.open.filter(isOnHob), word)
+          kept.latest((t) => t.names.has(word)) ?? fullest(kept.open.filter(isOnHob), word)
         if (dish) found.add(dish)
       }
     // `Dip the chicken in each in turn`: in what was set out for it.
@@ -585,95 +415,6 @@ export class Sourcing {
     const step = Math.max(...kinds.map((k) => this.kept.usedLast.get(k) ?? -1))
     if (there && !there.lifted && there.last >= step) return { thread: there }
     return step >= 0 ? { step } : undefined
-  }
-
-  /** The food that is called so: as it was named, by what it is made of, or what else it could be. */
-  private madeAs(name: string, mention: Mention, found: ReadonlySet<Thread>): Thread | undefined {
-    const lower = ` ${mention.text.toLowerCase()}`
-    const named = this.kept.latest((t) => t.names.has(name))
-    if (named) return named
-    const made = this.kept.latest((t) =>
-      (MADE_OF[name] ?? []).some(
-        (n) => t.names.has(n) || [...t.items].some((id) => namesOf(this.kept.item(id)).includes(n)),
-      ),
-    )
-    if (made) {
-      made.names.add(name)
-      return made
-    }
-    if (name === 'sauce' && LAYERS.test(lower.trim()))
-      return this.kept.open.findLast(
-        (t) => t.cooked && !found.has(t) && HOB_VESSELS.has(t.where.vessel ?? ''),
-      )
-    // `Fill each tortilla with 2 tbsp of filling`: what was mixed in its bowl.
-    if (name === 'filling' && / (?:with|of) (?:the )?(?:[a-z]+ )?filling/.test(lower)) {
-      const bowl = this.kept.open.findLast((t) => t.where.vessel === 'bowl')
-      bowl?.names.add(name)
-      if (bowl) return bowl
-    }
-    // `Lift the chicken out, boil the sauce hard`: what stays in its pot.
-    const stays = BOILS_DOWN.test(lower.trim()) && this.kept.open.findLast((t) => t.left)
-    if (stays && !found.size && (DISHES.has(name) || POURED.has(name))) {
-      stays.names.add(name)
-      return stays
-    }
-    // `Shred it, and stir back into the chili`.
-    const back = mention.goesOn && DISHES.has(name)
-    if (found.size || back) {
-      const apart = this.kept.open.filter(
-        (t) => !found.has(t) && t.items.size > 0 && !(back && t === this.kept.current),
-      )
-      const into = new RegExp(
-        `\\b(?:in|into|with|over|through|to|on|onto|on top of) (?:[a-z ]{3,20} of )?(?:the|this) (?:[a-z-]+ )?${name}`,
-      )
-      if (!into.test(mention.text.toLowerCase())) return undefined
-      // A stew or a sauce is what most has gone into.
-      if (DISHES.has(name)) {
-        return this.fullest(apart, name)
-      }
-      const unnamed = apart.findLast((t) => t.names.size === 0)
-      if (PART_OF.test(mention.text.toLowerCase())) unnamed?.names.add(name)
-      return unnamed
-    }
-    // `Squeeze out the cucumbers, toss with the dressing`: what was stirred together beside them.
-    if (mention.goesOn && POURED.has(name) && / with the /.test(lower))
-      return this.kept.open.findLast(
-        (t) =>
-          t !== this.kept.current &&
-          !t.names.size &&
-          !t.cooked &&
-          [...t.items].some((id) => isLiquid(this.kept.item(id)) || isStaple(this.kept.item(id))),
-      )
-    if (
-      mention.goesOn ||
-      !new RegExp(`\\b(?:the|this|that|each|your|\\d+) (?:[a-z-]+ ){0,2}${name}`).test(
-        mention.text.toLowerCase(),
-      )
-    )
-      return undefined
-    const others = this.kept.open.filter(
-      (t) => t !== this.kept.current && !t.names.has('boiling water'),
-    )
-    return (
-      others.findLast((t) => t.names.size === 0) ??
-      // `In the curry`: what most has gone into on the hob.
-      (DISHES.has(name) ? this.fullest(others.filter(isOnHob), name) : undefined) ??
-      // `Roll the mixture`: what was stirred together in no pot, whatever else it was called.
-      (name === 'mixture' && POTS.has(this.kept.current?.where.vessel ?? '')
-        ? others.findLast((t) => t.items.size > 1 && !POTS.has(t.where.vessel ?? ''))
-        : undefined) ??
-      (others.length ? undefined : this.kept.current)
-    )
-  }
-
-  /** The one that most has gone into, which is called so from now on. */
-  private fullest(threads: readonly Thread[], name: string): Thread | undefined {
-    const most = threads.reduce<Thread | undefined>(
-      (a, b) => (a && a.items.size > b.items.size ? a : b),
-      undefined,
-    )
-    most?.names.add(name)
-    return most
   }
 
   /** `Fluff it up`, `turn the salmon in it`: what was worked on last. */
