@@ -70,7 +70,10 @@ const FROZEN = { place: 'freezer', days: 90 } as const
 /** Where it is kept, by what the text says of it and of freezing. */
 function storeOf(read: RecipeRead): RecipeInput['store'] {
   // `Put two of the balls in bags and freeze`: the rest is eaten, or goes into the fridge.
-  const freezing = read.steps.filter((s) => /\bfreez/i.test(s.do))
+  const freezing = read.steps.filter((s) =>
+    // Meat that lies in a freezer bag with its marinade is in the fridge.
+    (s.work === 'pack' ? /\bfreez/i : /\bfreez(?!er (?:bag|box|tub))/i).test(s.do),
+  )
   const freezes = freezing.some((s) => s.work !== 'pack' || !FREEZES_PART.test(s.do))
   // The glaze that keeps in its jar is not the meat that it goes on.
   const perishes = read.ingredients.some((i) => isMeat(i.item))

@@ -253,6 +253,12 @@ export const inCommands = (text: string): string =>
       VERB_OF.has(first.toLowerCase()) ? whole : `${off}, add `,
     )
     .replace(/(?<=[a-z]) \+ (?=[a-z])/gi, ' and ')
+    // `Whisk dry in a large bowl`, `pour wet into dry`.
+    .replace(
+      /^(whisk|mix|stir|combine) (?:the )?(dry|wet)(?= in\b|[.;,]|$)/i,
+      '$1 the $2 ingredients',
+    )
+    .replace(/^(?:pour|tip|stir|mix) (?:the )?(wet|dry) into (?:the )?(wet|dry)\b/i, '$1 into $2')
     // `Wet into dry`.
     .replace(
       /^(?:the )?(wet|dry) into (?:the )?(wet|dry)\b/i,

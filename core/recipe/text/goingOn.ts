@@ -76,6 +76,15 @@ export function onTopOf(
 ): Thread | undefined {
   const under = LAID_OVER.test(lower) && !fresh.length && found.size < 2
   if (under && kept.current) {
+    // `Boil the marinade and spoon over`: over the meat, wherever it lies.
+    const sauced = ['marinade', 'gravy', 'glaze'].some((n) => kept.current!.names.has(n))
+    const meat = sauced
+      ? kept.open.findLast((t) => t !== kept.current && t.cooked && kept.hasMeat(t))
+      : undefined
+    if (meat) {
+      found.add(kept.current)
+      return meat
+    }
     found.add(kept.current)
     return kept.open.findLast((t) => t !== kept.current && IN_SHAPE.has(dishOf(t)))
   }
@@ -87,6 +96,8 @@ export function onTopOf(
     found.has(kept.current)
   )
     return kept.open.findLast((t) => t !== kept.current && OVEN_SHAPES.has(dishOf(t)))
+  if (STIRRED_IN.test(lower) && found.size === 1 && !found.has(kept.current!))
+    return inPotOf(kept.current ?? [...found][0]!) ? kept.current : undefined
   if (isAddedToPot(kept, lower, found))
     return kept.open.findLast((t) => t !== kept.current && inPotOf(t))
   if (THROUGH_IT.test(lower) && !fresh.length)
@@ -121,6 +132,10 @@ const isAddedToPot = (kept: Threads, lower: string, found: ReadonlySet<Thread>) 
   kept.current.where.vessel === undefined
 const ADDED_TO_POT =
   /^(?:now |then )?(?:add (?:it|them|these|this|the|your)|(?:add|(?:stir|fold|mix|tip) (?:in|through))(?= [a-z]))\b(?![^.;]*\b(?:to|into) (?:the|a|your)\b)/
+
+/** `Mash half the squash, stir it in`: into what cooks beside it. */
+const STIRRED_IN =
+  /[,;] (?:then )?(?:stir|fold|mix) (?:it|them|this) (?:back )?(?:in|through)\b(?! (?:a|the) (?:bowl|pan)\b)/
 
 /** `Wilt the spinach in a big pan with a splash of water`: in one of its own. */
 const IN_A_PAN =
@@ -270,10 +285,9 @@ export function goesOnFrom(
   )
     return current
   // `Fry the onion in oil`, when the sauce has simmered: in a pan of its own.
-  const { heated, wet } = current.where
-  const simmered = wet && (heated === 'simmer' || heated === 'boil')
+  const simmered = current.where.wet && ON_HOB.has(current.where.vessel ?? '')
   const fries =
-    /^(?:fry|brown|sear|saut[eé]|soften) (?:the|your|some) [^,;.]* in (?:a|the|some|\d)[^,;.]*\b(?:oil|butter|ghee|fat)\b/
+    /^(?:fry|brown|sear|saut[eé]|soften|sweat) (?:the|your|some) [^,;.]* in (?:a|the|some|\d)[^,;.]*\b(?:oil|butter|ghee|fat)\b/
   if (simmered && fries.test(lower) && fresh.some((id) => !isStaple(kept.item(id))))
     return undefined
   const onHob = current.where.vessel !== undefined && ON_HOB.has(current.where.vessel)
@@ -334,6 +348,7 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
     const dish = list.find((t) => OVEN_SHAPES.has(dishOf(t)))
     if (dish) return dish
   }
+  if (stays && STIRRED_IN.test(lower) && inPotOf(stays)) return stays
   const base = list.find((t) => t.base)
   if (base) return base
   if (SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)) return list.at(-1)

@@ -147,6 +147,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
     // `A 2.5 kg piece of brisket`, `plus 150 g berries`.
     .replace(/^(?:plus|and|also|an?) (?=\d)/, '')
     .replace(/^(?:an? )?few (sprigs|stalks|leaves|slices|cloves|rashers|pieces) (?:of )?/, '3 $1 ')
+    .replace(/^(?:an? )?few (?=[a-z]+ (?:leaves|sprigs|stalks)\b)/, '3 ')
     // `Few shakes Worcestershire sauce`.
     .replace(
       /^(?:an? )?(?:few |good )?(?:shakes?|drops|dashes|grinds?|drizzle|slosh|glugs?) (?:of )?(?=[a-z])/,

@@ -43,7 +43,9 @@ export function takeKinds(kept: Threads, taking: Taking): void {
   if (named !== undefined || (ALL.test(lower) && begun && !mention.goesOn && mention.label)) {
     const own = kept.ingredients.filter((i) => isUnder(i, named ?? mention.label))
     if (own.length && own.every((i) => !kept.isNamed(i.id))) {
-      fresh.push(...own.map((i) => i.id).filter((id) => !fresh.includes(id)))
+      // `Shred everything, mix with the yoghurt`: but what has a word of its own.
+      const all = mention.work === 'cut' ? own.filter((i) => !kept.spokenOf.has(i.id)) : own
+      fresh.push(...all.map((i) => i.id).filter((id) => !fresh.includes(id)))
       taking.anew = true
       if (named !== undefined) taking.heading = named
     }
@@ -56,10 +58,19 @@ export function takeKinds(kept: Threads, taking: Taking): void {
     const own = kept
       .unnamed(fresh)
       .filter((i) => i.group && namesOf(i.group).join(' ') === words && !isLiquid(i.item))
-    if (own.length === 1) fresh.push(own[0]!.id)
+    if (own.length === 1 && !fresh.length) fresh.push(own[0]!.id)
     // `Pasta: boil until nearly done`: the rigatoni.
     const ofKind = own.length ? [] : kept.unnamed(fresh).filter((i) => isStarch(label, i.item))
     if (ofKind.length === 1) fresh.push(ofKind[0]!.id)
+  }
+  // `Tuna: drain, mix with the mayo`: by the name that stands in front of it and over its list.
+  const front = mention.goesOn || IT.test(lower) ? undefined : mention.label
+  if (front) {
+    const under = kept.unnamed([...fresh, ...mention.uses]).filter((i) => isUnder(i, front))
+    const several = kept.ingredients.filter((i) => isUnder(i, front)).length > 1
+    const called = several ? usedIn(front, under) : []
+    fresh.push(...called)
+    if (called.length) taking.anew = true
   }
   const kinds = kindsIn(kept, taking)
   // `Roast the vegetables`: garlic and potatoes that have a word of their own go in where that says so.

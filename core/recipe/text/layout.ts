@@ -246,6 +246,7 @@ function unfolded(text: string): string[] {
       text
         .replace(/\t/g, ' ')
         .split(/\r?\n/)
+        .map((l) => l.replace(/(^|[:,;] )(?:a )?quarter of an? (?=[a-z])/gi, '$11/4 '))
         .flatMap((l) => piecesOf(l.trim())),
     ),
   ).flatMap((l) => {
@@ -359,6 +360,8 @@ const SEASONINGS = /^(?:sea |flaky )?salt(?:,| and| &) (?:[a-z]+ )?pepper\b[^.;:
 const isLoose = (lines: readonly string[], i: number) =>
   /^[a-z][a-z' -]{2,40}$/.test(lines[i]!) && lines[i]!.split(' ').length <= 4 && !lines[i + 1]
 
+const DAY_LINE =
+  /^(?:mon|tues|wednes|thurs|fri|satur|sun)day(?: (?:night|evening|morning|afternoon))?:?$|^(?:the (?:night|day|evening) before|on the day|the next (?:day|morning)):?$/i
 /** `Thumb of ginger, cut into matchsticks`, `nest of egg noodles per person`. */
 const PORTION_OF = new RegExp(
   String.raw`^(?:[-*•·–▢☐□]\s*)?(?:${COUNTS})(?:-sized [a-z]+)? of\b`,
@@ -396,6 +399,12 @@ function splitByLook(
     ) {
       kind[i] = 'ingredient'
       seen = true
+      continue
+    }
+    // `Friday night`: when what follows is done.
+    if (seen && DAY_LINE.test(line)) {
+      kind[i] = 'method'
+      inMethod = true
       continue
     }
     // `butter for the tin`, at the end of a list: a thing, though it could be a command.

@@ -212,7 +212,7 @@ export const EQUIPMENT: [RegExp, string][] = [
   [/\bsteamer\b|\bsteaming basket\b/, 'steamer'],
   [/\b(?:wire|cooling|cake) racks?\b|\brack\b/, 'rack'],
   [/\b(?:fridge|refrigerator|refrigerate)\b/, 'fridge'],
-  [/\b(?:freezer)\b/, 'freezer'],
+  [/\bfreezer\b(?!-?proof| (?:bags?|box|boxes|tubs?)\b)/, 'freezer'],
   [/\b(?:grill|broiler)\b/, 'grill'],
   [/\bovens?\b/, 'oven'],
 ]

@@ -14,6 +14,7 @@ import {
   ANOTHER_DAY,
   goesOn,
   HAD,
+  KEPT_BACK,
   HALF_OF,
   LIQUOR_STANDS,
   LOCKED,
@@ -206,6 +207,11 @@ class Reader {
     }
     this.prelude = undefined
     const before = this.drafts.at(-1)
+    if (before && KEPT_BACK.test(text)) {
+      before.do = `${before.do}. ${sentenceCase(text)}`
+      this.threads.keepBack()
+      return
+    }
     if (before && (isApart(text) || isCheck(text))) {
       before.do = `${before.do}. ${sentenceCase(text)}`
       return

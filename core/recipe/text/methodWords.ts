@@ -25,6 +25,10 @@ export const PUTS_TO =
 export const TURNS_OVEN =
   /,? (?:and )?\b(?:turn|raise|increase|lower|reduce) (?:up |down )?the oven (?:temperature )?(?:up |down )?to [^,;.]*/i
 
+/** `Keep back a third in the fridge`: for later, of what was just made. */
+export const KEPT_BACK =
+  /^(?:(?:keep|set|put) (?:back|aside)|reserve) (?:a (?:third|quarter|little|few|couple)|half|some|about|\d)[^,;]*$/i
+
 /** A pan that only presses something. */
 export const AS_WEIGHT =
   /\bunder (?:a|an|another) (?:heavy |weighted |second )?(?:pan|tin|plate|pot|skillet|board|tray)\b/i

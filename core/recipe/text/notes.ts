@@ -52,6 +52,9 @@ export const isCheck = (text: string) =>
 /** `Get your stuff together`. */
 const GATHERS =
   /^(?:get|gather|collect|have) (?:all )?(?:your |the )?(?:stuff|things|ingredients|bits|kit) (?:together|ready|out)\b/i
+/** `Let everyone choose`. */
+const AT_EASE =
+  /^(?:let (?:everyone|people|them all) (?:choose|help|build|add|pick)|help yourselves?|dig in|enjoy)\b/i
 /** `Leave the oven on`: for what comes. */
 const STAYS_ON = /^(?:leave|keep) the (?:oven|grill|hob|heat) (?:on|hot)[.\s]*$/i
 /** Longest that anything in a kitchen is left to itself, in minutes. */
@@ -60,6 +63,7 @@ const DAYS = 4 * 1440
 export const isTalk = (group: Group, text: string) =>
   STAYS_ON.test(text) ||
   GATHERS.test(text) ||
+  AT_EASE.test(text) ||
   / = /.test(text) ||
   (!['soak', 'prove', 'pack'].includes(group.work) &&
     durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS))
@@ -69,6 +73,7 @@ export const isReheating = (text: string) =>
   /\bon the day (?:you|that you|of eating|it is eaten)\b|\bfresh (?:when|each time) (?:you|it)\b|\bwhen you(?:'re| are)? (?:come to )?(?:ready to )?(?:eat|serve|re-?heat|warm)(?: it)?\b/i.test(
     text,
   ) ||
+  /\b(?:min(?:ute)?s?|secs?|seconds?) from frozen[.\s]*$/i.test(text) ||
   /^(?:to )?re-?heat\b[^.]*\b(?:microwave|on the day|when (?:needed|you want))\b/i.test(text) ||
   /^(?:to )?(?:re-?heat|bake|cook|roast|warm|heat)(?: it| them| the \w+| through)* (?:straight )?from (?:frozen|the freezer)\b/i.test(
     text,

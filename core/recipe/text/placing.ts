@@ -132,6 +132,8 @@ export function leftIn(
   }
   // What was cut lies on its board: it is in no pot any more.
   if (work === 'cut' && !vessel && where.vessel !== undefined) where.vessel = undefined
+  if (work === 'cut' && !vessel && /^(?:carve|slice|shred|pull|chop)\b/i.test(text))
+    delete where.dish
   if (OVEN_SHAPES.has(vessel)) where.dish = vessel
   if (cooks(work)) where.heated = work
   const moved = equipmentIn(MOVING.exec(said)?.[0] ?? '').find((k) => VESSELS.has(k))

@@ -1,3 +1,4 @@
+import { VERB_OF } from './lexicon'
 import { FOR_THE } from './references'
 import { isHeading, sentencesOf } from './sentences'
 
@@ -42,11 +43,19 @@ function isTitled(method: string): boolean {
   return told.length > 2 && told.filter(isTitle).length >= 0.75 * told.length
 }
 
+/** `Slaw - shred everything`: a label by its dash. */
+const labelled = (line: string) =>
+  line.replace(
+    /^(\W*[A-Z][a-z]+(?: [a-z]+)?) [-–—] (?=([a-z]+))/,
+    (whole, label: string, verb: string) => (VERB_OF.has(verb) ? `${label}: ` : whole),
+  )
+
 /** The parts of a method, in their order. */
 export function sectionsOf(method: string): Section[] {
   const sections: Section[] = [{ heading: undefined, sentences: [] }]
   const titled = isTitled(method)
-  for (const line of method.split(/\r?\n/)) {
+  for (const raw of method.split(/\r?\n/)) {
+    const line = labelled(raw)
     const bare = line.trim().replace(/^[#*\s]+|[*\s]+$/g, '')
     const marked = /^#+\s/.test(line.trim())
     if (marked || isHeading(bare) || CAPITALS.test(bare) || DAY.test(bare.replace(/:$/, ''))) {

@@ -100,6 +100,10 @@ export function inTurns(text: string, foods: ReadonlySet<string>): string {
 const PLACE_FIRST =
   /^(in (?:the same|that|a|an|another|the) (?:[a-z-]+ ){0,3}?(?:pan|pot|saucepan|skillet|bowl|wok|casserole|jug)) ((?!with\b|and\b|of\b|over\b|on\b|until\b|for\b)[a-z]+) ((?:the|a|an|your|some|half|all|\d+) [^,.;]*?)(?= for \d|,|;|\.| and |$)/i
 
+/** `In a small bowl whisk soy sauce, sugar and lime juice`. */
+const BOWL_FIRST =
+  /^(in an? (?:[a-z-]+ ){0,3}(?:bowl|jug)),? (whisk|mix|combine|stir|beat|toss|soak) ([^.;]+)/i
+
 /** `The meat goes in boxes in the fridge` as a command. */
 export const asCommand = (text: string) =>
   inCommands(text)
@@ -111,6 +115,11 @@ export const asCommand = (text: string) =>
     .replace(
       PLACE_FIRST,
       (_, place: string, verb: string, what: string) => `${verb} ${what} ${lowerFirst(place)}`,
+    )
+    .replace(
+      BOWL_FIRST,
+      (_, place: string, verb: string, what: string) =>
+        `${upperFirst(verb)} ${what.trim()} ${lowerFirst(place)}`,
     )
     // `Bake at 180 °C for 30 minutes, then at 160 for another 30`.
     .replace(

@@ -87,7 +87,7 @@ const KEEPS_LIQUID =
 export const SERVES =
   /^(?:serve|eat|dish up|plate)\b|^(?:put|pile|set) (?:everything|it all|the lot) on the table\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast|reheat|warm|heat)\b)/
 const LIFTS =
-  /^(?:grind|pound)\b|\b(?:lift|take|remove|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board|colander)\b|\blift (?:the|out)\b/
+  /^(?:grind|pound)\b|\bremove (?:it |them )?from (?:the )?(?:skillet|pan|pot|wok)\b|\b(?:lift|take|remove|removing|lifting|transferring|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board|colander)\b|\blift (?:the|out)\b/
 /** Lifted into what it goes on in. */
 const LIFTED_INTO =
   /\b(?:into the|to the) (?:slow|pressure)|\binto an? (?:[a-z-]+ ){0,3}(?:dish|tin|tray)\b/
@@ -321,6 +321,14 @@ export class Threads {
     return this.current
   }
 
+  /** A part of what was made last is kept for later, by the names that it may be called then. */
+  keepBack(): void {
+    const { current } = this
+    if (!current) return
+    const names = new Set([...current.names, 'marinade', 'sauce', 'glaze', 'dressing'])
+    this.all.unshift({ ...current, items: new Set(current.items), names, section: -1 })
+  }
+
   /** The liquor without the meat that lies beside it. */
   withoutMeat(holder: Thread): Thread {
     const meat = [...holder.items].filter((id) => isMeat(this.item(id)))
@@ -377,6 +385,9 @@ export class Threads {
         )
       if (there && holder.items.size > 1 && share === 'all') return holder
       const only = [...holder.items].every((x) => isStaple(this.item(x)))
+      // `Add the stock a ladle at a time`: that which is kept hot.
+      const keptHot = only && !holder.closed && holder.where.vessel === 'pot'
+      if (keptHot && share === 'all' && /^(?:add|ladle|pour)\b/i.test(mention.text)) return holder
       return only && holder === this.current && share === 'all' ? holder : undefined
     }
     return holder

@@ -216,7 +216,7 @@ function cookedHow(
     where.heated === 'fry' ||
     where.heated === 'soften' ||
     where.heated === 'brown' ||
-    /\b(?:heat|warm)\b[^.;]*\b(?:oil|butter|ghee|fat)\b/.test(text)
+    /\b(?:heat|warm|add|melt)\b[^.;]*\b(?:oil|butter|ghee|fat)\b/.test(text)
   if (verb === 'cook' && pan === 'griddle') return 'fry'
   const fries = verb === 'cook' || (verb === 'heat' && /\bcook\b/.test(text))
   if (fries && !where.wet && (pan === 'frying-pan' || frying))
