@@ -37,9 +37,9 @@ describe('compileSession, on the demo session', () => {
     expect(apart, 'two temperatures that exclude each other').toBe(true)
   })
 
-  it('gets a plan that the checker passes, for fifty seeds', () => {
+  it('gets a plan that the checker passes, for thirty seeds', () => {
     const { problem } = problemOf()
-    for (let seed = 1; seed <= 50; seed++) {
+    for (let seed = 1; seed <= 30; seed++) {
       const plan = solve(problem, { iterations: 12, seed })
       expect(plan.status, `seed ${seed}`).toBe('feasible')
       expect(checkPlan(problem, plan).map(breachText), `seed ${seed}`).toEqual([])
