@@ -37,6 +37,14 @@ export async function pick(within: Page | Locator, label: string, option: string
     // What is chosen lies over the field itself.
     if (!(await list.isVisible()))
       await within.getByLabel(label, { exact: true }).first().click({ force: true })
+    // A list that still grows is not where the pointer goes.
+    await list.evaluate((el) =>
+      Promise.allSettled(
+        (el.closest('.v-overlay__content') ?? el)
+          .getAnimations({ subtree: true })
+          .map((a) => a.finished),
+      ),
+    )
     await list.getByText(option, { exact: true }).first().click({ timeout: 5000 })
     await expect(list).toBeHidden({ timeout: 5000 })
   }).toPass({ timeout: 60_000 })
