@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { AIM_WORDS } from '~~/core/advice'
 import type { KeptPlan } from '~~/core/household'
 import {
   CALM,
-  FIGURE_OF,
+  figureOf,
   MOST_CALM,
   sessionSchema,
   type Aim,
@@ -33,11 +34,6 @@ const items = computed(() => [
     ? []
     : [{ value: percent.value, title: 'as you say' }]),
 ])
-const AIM_WORDS: Record<Aim, string> = {
-  dishes: 'fewer changes of dish',
-  hands: 'hands free sooner',
-  ovens: 'fewer oven changes',
-}
 const aim = computed(() => props.session.aim ?? 'dishes')
 const aimAt = (next: Aim) => emit('change', (s) => ({ ...s, aim: next }))
 const wrong = ref<string>()
@@ -59,7 +55,7 @@ const words = computed(() => {
     const at = objective.indexOf(name)
     return { is: shown.values?.[at], was: shown.strict?.[at] }
   }
-  const { is, was } = value(FIGURE_OF[aim.value])
+  const { is, was } = value(figureOf(aim.value))
   if (is === undefined) return undefined
   const now = {
     dishes: `${counted(is, 'change')} of dish`,

@@ -5,14 +5,13 @@ import { computed } from 'vue'
 import { wishText } from '~~/core/advice'
 import type { Kitchen } from '~~/core/kitchen'
 import { sameWish, type CompiledSession, type Session, type Wish } from '~~/core/session'
-import { clockText } from '~/composables/useMeasures'
 import type { Column } from '~/composables/useWeave'
+import { speakingOf } from '~/composables/useWish'
 
 interface Block {
   activity?: string | undefined
   x: number
   top: number
-  bottom: number
 }
 /** What of the plan is the cook's own will: a pin at each step, and the time that is kept free. */
 const props = defineProps<{
@@ -29,12 +28,7 @@ const props = defineProps<{
 const kept = computed(() =>
   (props.session.wishes ?? []).filter((w) => !props.compiled.idle.some((o) => sameWish(o, w))),
 )
-const words = (wish: Wish) =>
-  wishText(wish, {
-    compiled: props.compiled,
-    kitchen: props.kitchen,
-    hour: (iso) => clockText(iso.slice(11)),
-  })
+const words = (wish: Wish) => wishText(wish, speakingOf(props.compiled, props.kitchen))
 /** Ids of the steps that a wish is about. */
 const stepsOf = (wish: Wish) => [
   ...('step' in wish ? [wish.step] : []),
@@ -44,18 +38,18 @@ const pins = computed(() => {
   const wanted = new Map<string, string[]>()
   for (const w of kept.value)
     for (const id of stepsOf(w)) wanted.set(id, [...(wanted.get(id) ?? []), words(w)])
-  const of = (blocks: readonly Block[], at: (b: Block) => number) => {
+  const of = (blocks: readonly Block[]) => {
     const seen = new Set<string>()
     return blocks.flatMap((b) => {
       const said = b.activity === undefined ? undefined : wanted.get(b.activity)
       if (!said || seen.has(b.activity!)) return []
       seen.add(b.activity!)
-      return [{ key: `${b.activity} ${b.x}`, x: at(b), top: b.top, text: said.join('. ') }]
+      return [{ key: `${b.activity} ${b.x}`, x: b.x, top: b.top, text: said.join('. ') }]
     })
   }
   return [
-    ...of(props.hands, (b) => b.x + (b as Block & { width: number }).width - 11),
-    ...of(props.stretches, (b) => b.x + 3),
+    ...of(props.hands.map((h) => ({ ...h, x: h.x + h.width - 11 }))),
+    ...of(props.stretches.map((s) => ({ ...s, x: s.x + 3 }))),
   ]
 })
 const seconds = (iso: string) => differenceInSeconds(parseISO(iso), parseISO(props.session.start))

@@ -12,10 +12,9 @@ import { counted } from '~~/core/quantity'
 import type { Plan } from '~~/core/plan'
 import type { CompiledSession, Session, Wish } from '~~/core/session'
 import { spanText } from '~/composables/useClock'
-import { clockText } from '~/composables/useMeasures'
 import { plain } from '~/composables/plain'
 import { useTrying } from '~/composables/useTrying'
-import { useWish } from '~/composables/useWish'
+import { speakingOf, useWish } from '~/composables/useWish'
 
 /**
  * What the cook wants otherwise, of one step or of the session: put together from short lists, answered with
@@ -32,11 +31,7 @@ const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
 
 const { kind, choice, from, until, minutes, kinds, choices, wish, wrong, hasHours, isSpan, clock } =
   useWish(props)
-const speaking = computed(() => ({
-  compiled: props.compiled,
-  kitchen: props.asked.kitchen,
-  hour: (iso: string) => clockText(iso.slice(11)),
-}))
+const speaking = computed(() => speakingOf(props.compiled, props.asked.kitchen))
 const { tried, found, ask, stop } = useTrying<Granted>(
   () => JSON.stringify([wish.value, props.asked.session]),
   (planner) => planner.costOf(plain(props.asked), plain(props.plan), plain(wish.value!)),

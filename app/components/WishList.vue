@@ -4,9 +4,9 @@ import { computed } from 'vue'
 import { wishText, withoutWish, type Asked } from '~~/core/advice'
 import { sameWish, type CompiledSession, type Session, type Wish } from '~~/core/session'
 import { clockTime } from '~/composables/useClock'
-import { clockText } from '~/composables/useMeasures'
 import { plain } from '~/composables/plain'
 import { useTrying } from '~/composables/useTrying'
+import { speakingOf } from '~/composables/useWish'
 
 /** What the cook wants otherwise, each taken back with one touch; where nothing can be planned, which to take back. */
 const props = defineProps<{
@@ -17,11 +17,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [edit: (session: Session) => Session] }>()
 const wishes = computed(() => props.asked.session.wishes ?? [])
-const speaking = computed(() => ({
-  compiled: props.compiled,
-  kitchen: props.asked.kitchen,
-  hour: (iso: string) => clockText(iso.slice(11)),
-}))
+const speaking = computed(() => speakingOf(props.compiled, props.asked.kitchen))
 const isIdle = (wish: Wish) => props.compiled.idle.some((w) => sameWish(w, wish))
 const drop = (wish: Wish) => {
   const gone = plain(wish)

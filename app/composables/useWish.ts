@@ -1,10 +1,12 @@
 import { addSeconds, format, parseISO } from 'date-fns'
 import { computed, ref, watch } from 'vue'
 import { stepWords, type Asked } from '~~/core/advice'
+import type { Kitchen } from '~~/core/kitchen'
 import type { Plan } from '~~/core/plan'
 import { isWaiting, wishSchema, type CompiledSession, type Wish } from '~~/core/session'
 import { clockTime } from './useClock'
 import { numberTyped } from './useFields'
+import { clockText } from './useMeasures'
 
 const OF_STEP = {
   from: 'begins no sooner than',
@@ -21,6 +23,13 @@ const OF_SESSION = {
   closed: 'A place is not to be used',
   first: 'A dish is ready first',
 }
+/** What a wish is put into words with, as this household writes its hours. */
+export const speakingOf = (compiled: CompiledSession, kitchen: Kitchen) => ({
+  compiled,
+  kitchen,
+  hour: (iso: string) => clockText(iso.slice(11)),
+})
+
 type Kind = keyof typeof OF_STEP | keyof typeof OF_SESSION
 
 /**

@@ -1,5 +1,6 @@
 import { handworkOf, waitingTime, type Handwork } from '../board'
 import { objectiveValue, type Plan } from '../plan'
+import { upperFirst } from '../recipe'
 import { quantile, rehearse } from '../rehearsal'
 import {
   AIMS,
@@ -23,11 +24,11 @@ export interface School {
 }
 
 const NOW = 'now'
-/** A plan that may be longer for the sake of one thing. */
-const AIM_WORDS: Record<Aim, string> = {
-  dishes: 'Fewer changes of dish',
-  hands: 'Hands free sooner',
-  ovens: 'Fewer oven changes',
+/** For the sake of what a plan may be longer, in a cook's words. */
+export const AIM_WORDS: Record<Aim, string> = {
+  dishes: 'fewer changes of dish',
+  hands: 'hands free sooner',
+  ovens: 'fewer oven changes',
 }
 
 /** Ways that could be tried in this kitchen; the first is the session as it stands. */
@@ -63,7 +64,7 @@ export function schoolsFor(asked: Asked): School[] {
         ),
       ),
     ...AIMS.filter((aim) => aim !== (session.aim ?? 'dishes')).map((aim) =>
-      of(`aim ${aim}`, AIM_WORDS[aim], { aim, calm: calm || CALM.calm }),
+      of(`aim ${aim}`, upperFirst(AIM_WORDS[aim]), { aim, calm: calm || CALM.calm }),
     ),
     ...(session.cooks.length > 1
       ? session.cooks.map((id) =>

@@ -1,4 +1,5 @@
 export {
+  AIM_WORDS,
   compared,
   figuresOf,
   RUNS,

@@ -3,7 +3,7 @@ import { kitchenSchema, READY_KITCHENS } from '../kitchen'
 import { checkPlan, objectiveValue } from '../plan'
 import { recipeTold } from '../recipe/told.fixture'
 import { solve, startSolving } from '../solver'
-import { AIMS, compileSession, FIGURE_OF, type Aim, type Session } from './index'
+import { AIMS, compileSession, figureOf, type Aim, type Session } from './index'
 
 /** One oven, four burners. */
 const kitchen = kitchenSchema.parse(READY_KITCHENS[0]!.kitchen)
@@ -50,7 +50,7 @@ describe('what the cooks aim at', () => {
   it('stands behind the length, which comes first whatever it is', () => {
     for (const aim of AIMS) {
       const { problem } = planned(aim, 8)
-      expect(problem.objective.slice(0, 2)).toEqual(['makespan', FIGURE_OF[aim]])
+      expect(problem.objective.slice(0, 2)).toEqual(['makespan', figureOf(aim)])
     }
   })
 

@@ -13,11 +13,7 @@ const BEHIND: Record<Aim, Problem['objective']> = {
   ovens: ['heatChanges', 'switches', 'handsFree', 'handsSpread'],
 }
 /** The figure that an aim is about: changes of dish, seconds until the last hands are free, changes of heat. */
-export const FIGURE_OF: Record<Aim, Problem['objective'][number]> = {
-  dishes: 'switches',
-  hands: 'handsFree',
-  ovens: 'heatChanges',
-}
+export const figureOf = (aim: Aim) => BEHIND[aim][0]!
 
 /**
  * The problem with what the cooks aim at wanted behind the length: a plan may be longer for it by so many

@@ -1,6 +1,6 @@
 export { rulesOf, standingOf } from './houseRules'
 export { oneByOne } from './oneByOne'
-export { CALM, FIGURE_OF, withCalm, type Calm } from './calm'
+export { CALM, figureOf, withCalm, type Calm } from './calm'
 export { compileSession, type CompiledSession, type FoodWait } from './compile'
 export type { Card } from './activities'
 export { dishesToMake, recipesById, recipesOf, type DishToMake } from './dishes'

@@ -29,6 +29,8 @@ const STIRRED_THROUGH =
 /** `Slice the sausages and fold them through`: through what stands in its pot beside. */
 const THROUGH_IT =
   /^(?:fold|stir|toss|mix) (?:it|them|this|these) (?:back )?(?:gently )?(?:through|in)(?=$|[,.;]| (?:and|just|before|gently|again)\b)/
+/** `Push the middle down, spread with the mustard`: of what was baked. */
+const PUSHED_DOWN = /^(?:push|press) (?:the (?:middle|centre|base)|it) down\b/
 /** `Spoon over the syrup`: the syrup, over what was named before it or stands there. */
 const POURED_OVER =
   /\b(?:spoon|pour|drizzle|brush|spread|ladle|trickle|scatter|sprinkle) over (?:the|your|half|all|some)\b(.*)$/
@@ -312,8 +314,9 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
     )
   )
     return true
-  // `Push the middle down, spread with the mustard`: of what was baked.
-  if (/^(?:push|press) (?:the (?:middle|centre|base)|it) down\b/.test(lower)) return true
+  if (PUSHED_DOWN.test(lower)) return true
+  // `Drizzle over the saffron milk, top with the herbs`: over what stands there.
+  if (/^(?:drizzle|trickle|pour|spoon|sprinkle) over (?:the|your|all)\b/.test(lower)) return true
   if (
     /^(?:remove|take|lift) (?:it |them |the (?:pan|pot) )?(?:from|off) the heat\b[^.;]*\b(?:pour|spoon|ladle|tip|spread|stir|fold)\b/.test(
       lower,
@@ -341,7 +344,7 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   // `Stir through the onion mix`: what stands there stays.
   const stays = kept.current && found.has(kept.current) ? kept.current : undefined
   if (stays && OVEN_SHAPES.has(dishOf(stays)) && /\bfinish(?:ing)? with\b/.test(lower)) return stays
-  if (stays && /^(?:push|press) (?:the (?:middle|centre|base)|it) down\b/.test(lower)) return stays
+  if (stays && PUSHED_DOWN.test(lower)) return stays
   if (stays && /^(?:stir|fold|mix|toss) (?:through|in) (?:the|your|all|both)\b/.test(lower))
     return isAddedToPot(kept, lower, new Set([stays])) ? list.find((t) => t !== stays) : stays
   if (OVER_DISH.test(lower)) {
@@ -360,7 +363,7 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   // `Brush the ribs with the glaze`: the glaze comes to them.
   if (COATS.test(lower) && kept.lent && found.has(kept.lent))
     return list.find((t) => t !== kept.lent)
-  const poured = POURED_OVER.exec(lower)?.[1]
+  const poured = POURED_OVER.exec(lower)?.[1]?.replace(/[,;.].*$/, '')
   // `Pour over the fish`: it lies under what is poured.
   const pours = poured !== undefined && (isLiquid(poured) || POURS.test(poured))
   if (poured !== undefined && !pours && kept.current && found.has(kept.current)) {

@@ -51,19 +51,29 @@ function servingsIn(lines: readonly string[]): number | undefined {
 /** What a dish is counted in by those who eat it. */
 const EATEN =
   '(?:bowls|breakfasts|lunch(?:es|boxes)|dinners|suppers|portions|meals|servings|jars|plates|people)'
-/** `Pasta bake for the freezer (8)`, `(6 bowls)`: a number in brackets behind or under the name. */
-function inBrackets(lines: readonly string[]): number | undefined {
-  const [first, second] = lines.filter(Boolean)
-  const m =
-    new RegExp(`\\((?:[^()]*, )?(\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i').exec(first ?? '') ??
-    /\b(?:tray|tin|batch|box) of (\d{1,2})$/i.exec(first ?? '') ??
-    /[-–—,] (?:about )?(\d{1,2}) (?:big |small |large |good )?(?:ones|pieces)$/i.exec(
-      first ?? '',
-    ) ??
-    new RegExp(`[-–—,] (?:about )?(\\d{1,2}) ${EATEN}\\s*$`, 'i').exec(first ?? '') ??
-    new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i').exec(second ?? '')
-  const alone = [first, second].find((l) => JUST_SERVES.test(l ?? ''))
-  return m ? Number(m[1]) : alone === undefined ? undefined : Number(/\d+/.exec(alone)![0])
+/** `Pasta bake for the freezer (8)`, `tray of 16`, `Scones -- 8 big ones`: at the end of a name. */
+const IN_NAME = [
+  new RegExp(`\\((?:[^()]*, )?(\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i'),
+  /\b(?:tray|tin|batch|box) of (\d{1,2})$/i,
+  new RegExp(
+    `[-–—,] (?:about )?(\\d{1,2}) (?:(?:big |small |large |good )?(?:ones|pieces)|${EATEN})\\s*$`,
+    'i',
+  ),
+]
+/** `5 lunches`, `6 hungry people`: a line of its own. */
+const JUST_SERVES = new RegExp(
+  `^(?:about )?(\\d{1,2}) (?:hungry |big |small |good |generous )?${EATEN}\\.?$`,
+  'i',
+)
+/** `(6 bowls)`. */
+const UNDER_NAME = [new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i'), JUST_SERVES]
+/** How many a name or the line under it says it is for. */
+function inNameOf(lines: readonly string[]): number | undefined {
+  const [first = '', second = ''] = lines.filter(Boolean)
+  const told = (line: string, ways: readonly RegExp[]) =>
+    ways.flatMap((way) => way.exec(line)?.[1] ?? [])[0]
+  const many = told(first, [...IN_NAME, JUST_SERVES]) ?? told(second, UNDER_NAME)
+  return many === undefined ? undefined : Number(many)
 }
 
 /** `Makes 2 pies, each for 4`. */
@@ -162,7 +172,7 @@ export function layoutOf(text: string): Layout {
     servingsIn(lines) ??
     ([pieces].map(Number).find((n) => n > 0) || undefined) ??
     serves ??
-    inBrackets(lines) ??
+    inNameOf(lines) ??
     (Number(times) || undefined)
   if (serves === undefined) doubts.push('how many it serves is not stated: 4 is a guess')
   const listed: { line: string; group: string | undefined }[] = []
@@ -314,10 +324,6 @@ function withoutTables(lines: string[]): string[] {
   return out
 }
 
-const JUST_SERVES = new RegExp(
-  `^(?:about )?\\d{1,2} (?:hungry |big |small |good |generous )?${EATEN}\\.?$`,
-  'i',
-)
 const looksLikeMeta = (line: string) =>
   JUST_SERVES.test(line) ||
   (/^[^|]{0,40}\|/.test(line) && /\b(?:serves|makes|feeds)\b/i.test(line) && line.length < 90) ||

@@ -69,6 +69,13 @@ function pairOf(marked: string): string[] {
       .filter(Boolean) ?? []
   if (each && names.length > 1 && names.every((n) => n.split(' ').length < 5))
     return names.map((n) => `${each[1]!} ${n}${how ? `, ${how}` : ''}`)
+  // `Handful mint, handful coriander`.
+  const loose = line.split(/,\s*(?=(?:small )?(?:handful|bunch|pinch|sprig|knob)\b)/i)
+  if (
+    loose.length > 1 &&
+    loose.every((p) => /^(?:small |large )?(?:handful|bunch|pinch|sprig|knob)\b/i.test(p))
+  )
+    return loose
   // `1 kg beef mince & 500 g pork mince`, `2 cloves garlic and a thumb of ginger`.
   const pair = PAIR.exec(line.trim())
   return pair ? [pair[1]!, pair[2]!].map((name) => `${name}${pair[3] ?? ''}`) : [marked]

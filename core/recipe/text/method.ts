@@ -81,12 +81,10 @@ export function stepsOf(
       if (ANOTHER_DAY.test(text) && reader.packed) continue
       const place = { section: k, label: label ?? section.heading, goesOn: false }
       if (reader.repeats(text, place)) continue
-      const had = OTHER_VESSEL.test(text) ? null : HAD.exec(text)
-      const left = had ? reader.soFar(Number(had[1])) : undefined
-      const told =
-        left === undefined
-          ? text.replace(OTHER_VESSEL.test(text) ? HAD : /^$/, '')
-          : text.slice(had![0].length)
+      const had = HAD.exec(text)
+      const elsewhere = OTHER_VESSEL.test(text)
+      const left = had && !elsewhere ? reader.soFar(Number(had[1])) : undefined
+      const told = had && (elsewhere || left !== undefined) ? text.slice(had[0].length) : text
       const groups = withObjects(grouped(clausesOf(inTurns(asCommand(told), foods), foods)), foods)
       if (!groups.length && !isSaid(text)) unused.push(text)
       groups.forEach((group, i) => reader.take(group, { ...place, goesOn: i > 0 }))

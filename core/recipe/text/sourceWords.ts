@@ -83,9 +83,6 @@ export const OTHER_PAN = /\b(?:an?|another|second|separate) (?:[a-z-]+ ){0,3}(?:
 
 /** What is poured or tossed over something, and was stirred together before. */
 export const POURED = new Set('dressing marinade glaze syrup sauce brine vinaigrette'.split(' '))
-/** The first layer in a dish that is still empty. */
-export const FIRST_LAYER = /\b(?:over|on|in|into|across) the (?:base|bottom) of an?\b/
-
 /** Stands in a bowl, whether the text says so or not: several things, and nothing has cooked them. */
 export const isMixed = ({ cooked, items, where: { vessel } }: Thread) =>
   !cooked && (vessel === 'bowl' || (vessel === undefined && items.size > 1))

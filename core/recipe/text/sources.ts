@@ -21,7 +21,6 @@ import {
   COOKED_IN_WATER,
   DISHES,
   FAT_LEFT,
-  FIRST_LAYER,
   HALF_OVER,
   HOB_VESSELS,
   ICED,
@@ -379,7 +378,7 @@ export class Sourcing {
     if (!found.size && !order.length && !after.length) {
       const on = goesOnFrom(this.kept, mention, lower, fresh, anew)
       if (on) found.add(on)
-    } else if (FIRST_LAYER.test(lower)) return
+    } else if (BASE_LAYER.test(lower)) return
     // `Fill the tortillas, tuck in, six to a dish`: onto the sauce that lies there.
     else if (current?.base && mention.vessels.some((k) => OVEN_SHAPES.has(k))) found.add(current)
     else if (current && !order.length && !anew && isJoined(this.kept, mention, lower, fresh))

@@ -41,7 +41,7 @@ For the sauce
 })
 
 describe('a biryani', () => {
-  const { steps } = readRecipeText(`Vegetable biryani
+  const { ingredients, steps } = readRecipeText(`Vegetable biryani
 Serves 4
 
 300g basmati rice
@@ -51,20 +51,26 @@ Serves 4
 150g natural yoghurt
 pinch saffron
 3 tbsp warm milk
+handful mint, handful coriander
 
 Soak the rice in cold water for 30 minutes. Put the saffron in the warm milk.
 Fry the onions in the ghee for 15 minutes. Add the cauliflower and fry for 5 minutes. Stir in the yoghurt. Cover and cook 8 minutes.
 Drain the rice. Bring a large pan of salted water to the boil, add the rice and boil for exactly 5 minutes. Drain.
-Butter a casserole. Put in half the rice, then the vegetables, then the rest of the rice. Drizzle over the saffron milk.`)
+Butter a casserole. Put in half the rice, then the vegetables, then the rest of the rice. Drizzle over the saffron milk, top with the herbs.
+Cover tightly with foil and a lid and bake at 170C for 30 minutes.`)
   const order = waits(steps)
   it('soaks the rice and the saffron each by itself', () => {
     expect(order['put the']).toEqual([])
     expect(order['drain the']).toEqual(['soak the'])
   })
+  it('has two herbs of one line', () => {
+    expect(ingredients.slice(-2).map((i) => i.item)).toEqual(['mint', 'coriander'])
+  })
   it('puts rice and vegetables into the casserole that stands ready', () => {
     expect(order['butter a']).toEqual([])
     expect(stepOf(steps, 'put in half').equipment).toEqual(['pot'])
     expect(order['put in']).toContain('(butter a')
+    expect(stepOf(steps, 'bake at 170').equipment).toEqual(['oven', 'pot'])
   })
 })
 

@@ -95,6 +95,7 @@ const PARTS =
   /\b(?:reserve|reserving|keep(?:ing)? back|save|transfer|lift|strain|separate|scoop|slotted spoon)\b|\b(?:take|fish|remove)\b[^.;]*\b(?:out|from)\b/
 const DIVIDES =
   /\b(?:divide|split|share)\b[^.;]*\b(?:into|between|in) (?:\w+ )?(?:2|3|4|5|6|halves|half|thirds|quarters|two|three|four|five|six)\b/
+/** The first layer in a dish that is still empty. */
 export const BASE_LAYER = /\b(?:over|on|in|into|across) the (?:base|bottom) of\b/
 /** Names for what meat was cooked in. */
 export const LIQUOR = ['stock', 'broth', 'liquor', 'liquid']
