@@ -1,4 +1,4 @@
-import { upperFirst } from './casing'
+import { lowerFirst, upperFirst } from './casing'
 import { freeId } from './naming'
 import { durationsIn } from './text/durations'
 import { isMeat, isRaw } from './text/foods'
@@ -70,19 +70,25 @@ export function withPrep(
       put({ ...PREP, ...soaked })
       continue
     }
+    // `2 eggs, hard boiled & quartered`: boiled first, and cooled in cold water.
+    const boiled = user.work === 'boil' ? undefined : boiledOf(i)
+    if (boiled) {
+      put({ ...PREP, ...boiled, stated: true })
+      const [id] = waits.get(user.id)!.slice(-1)
+      put({ ...PREP, ...peeledOf(i, words), after: [{ step: id! }] })
+      waits.set(
+        user.id,
+        waits.get(user.id)!.filter((w) => w !== id),
+      )
+      continue
+    }
+    const implied = words ? undefined : impliedBy(i, user, steps)
+    if (implied) {
+      put({ ...PREP, ...cutOf(i, implied) })
+      continue
+    }
     if (!words || user.work === 'cut' || BOUGHT.test(i.text) || i.pack) continue
-    const usual = minutesFor(i)
-    put({
-      ...PREP,
-      do: words,
-      work: 'cut',
-      minutes: [
-        Math.max(0.5, Math.round(usual * 1.5) / 2),
-        Math.max(0.5, Math.round(usual * 2.5) / 2),
-      ],
-      equipment: ['board'],
-      hygiene: isRaw(i.item) ? 'raw' : 'produce',
-    })
+    put({ ...PREP, ...cutOf(i, words) })
   }
   return [
     ...prep,
@@ -120,6 +126,74 @@ function soakOf(
     stated: true,
   }
 }
+
+/** Cutting of something on a board, as long as so much of it takes. */
+function cutOf(
+  i: IngredientRead,
+  words: string,
+): Pick<StepRead, 'do' | 'work' | 'minutes' | 'equipment' | 'hygiene'> {
+  const usual = minutesFor(i)
+  const half = (factor: number) => Math.max(0.5, Math.round(usual * factor) / 2)
+  return {
+    do: words,
+    work: 'cut',
+    minutes: [half(1.5), half(2.5)],
+    equipment: ['board'],
+    hygiene: isRaw(i.item) ? 'raw' : 'produce',
+  }
+}
+
+/** What goes into a pan cut, whether anybody says so or not, and how. */
+const GOES_IN_CUT: [RegExp, string][] = [
+  [/\bgarlic\b/, 'Peel and crush'],
+  [/\bginger\b/, 'Peel and grate'],
+  [/\b(?:onions?|shallots?|carrots?)\b/, 'Peel and chop'],
+  [/\b(?:celery|leeks?|peppers|(?:red|green|yellow|orange|bell) pepper)\b/, 'Chop'],
+]
+const AS_IT_IS =
+  /\b(?:spring|baby|pearl|pickled|silverskin|crispy|dried|powder|granules|salt|paste|pur[eé]e|oil|black|white)\b/
+/** `2 onions`, that are softened and that nobody says to cut: told all the same. */
+function impliedBy(
+  i: IngredientRead,
+  user: StepRead,
+  steps: readonly StepRead[],
+): string | undefined {
+  if (i.unit !== 'piece' || !(i.amount > 0) || BOUGHT.test(i.text) || i.pack) return undefined
+  if (i.preparation || AS_IT_IS.test(i.item)) return undefined
+  const cutSmall = /\bcut (?:up|small|finely|in(?:to)? )/i.test(user.do)
+  if (!['soften', 'fry'].includes(user.work) && !(user.work === 'simmer' && cutSmall))
+    return undefined
+  const own = steps.filter((s) => s.uses.includes(i.id))
+  if (own.some((s) => s.work === 'cut' || s.work === 'blend' || SAYS_HOW.test(s.do)))
+    return undefined
+  const how = GOES_IN_CUT.find(([p]) => p.test(i.item))?.[1]
+  return how && `${how} the ${i.item}`
+}
+const SAYS_HOW =
+  /\b(?:whole|halves|wedges|chop(?:ped)?|slic(?:e|ed)|dic(?:e|ed)|crush(?:ed)?|grat(?:e|ed)|minc(?:e|ed)|shred(?:ded)?|press(?:ed)?|processor|blitz)\b/i
+
+/** `Hard boiled` of eggs: ten minutes, and soft ones six and a half, as kitchens count them. */
+function boiledOf(
+  i: IngredientRead,
+): Pick<StepRead, 'do' | 'work' | 'minutes' | 'equipment' | 'hygiene'> | undefined {
+  const how = /\b(hard|soft|medium)?[- ]?boiled\b/i.exec(`${i.item} ${i.preparation ?? ''}`)
+  if (!how || !/\beggs?\b/i.test(i.item)) return undefined
+  const minutes = /soft|medium/i.test(how[1] ?? '') ? 6.5 : 10
+  return {
+    do: `Boil the eggs for ${minutes} minutes, then put them into cold water`,
+    work: 'boil',
+    minutes: [minutes, minutes],
+    equipment: ['pot', 'burner'],
+    hygiene: 'neutral',
+  }
+}
+const peeledOf = (i: IngredientRead, words: string | undefined) => ({
+  do: words ? `Peel the eggs, then ${lowerFirst(words)}` : 'Peel the eggs',
+  work: 'cut' as const,
+  minutes: [i.amount * 0.5, Math.max(1, i.amount)] as [number, number],
+  equipment: words ? ['board'] : [],
+  hygiene: 'ready' as const,
+})
 
 /** `finely chopped` of onions as one says it to somebody: `Finely chop the onions`. */
 function deed(i: IngredientRead): string | undefined {

@@ -53,7 +53,7 @@ export function lastSteps(recipe: Pick<Recipe, 'steps'>): Step[] {
 export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
   const place = goesTo(recipe, to)
   if (recipe.base || place === 'tonight') return recipe
-  const kept = cooledFirst(withoutServing(recipe))
+  const kept = boxedFirst(cooledFirst(withoutServing(recipe)))
   const ends = lastSteps(kept)
   const lots = lotsOf(kept)
   const open = ends.filter(
@@ -134,6 +134,38 @@ function cooledFirst(recipe: Recipe): Recipe {
   })
   return hot.length ? { ...recipe, steps } : recipe
 }
+
+/**
+ * With what cools in a deep pot before it is put away divided into shallow boxes first: litres of soup
+ * are warm for hours. What is said to cool for a time of its own stays as it is.
+ */
+function boxedFirst(recipe: Recipe): Recipe {
+  const lots = lotsOf(recipe)
+  const runs = vesselRuns(recipe)
+  const ids = new Set(recipe.steps.map((s) => s.id))
+  const isDeep = (s: Step) => {
+    const kind = runs.find((r) => r.steps.includes(s.id))?.vessel.kind
+    return kind !== undefined && POTS.has(kind)
+  }
+  const thenPacked = (s: Step) => {
+    const next = recipe.steps.filter((n) => n.after.some((a) => a.step === s.id))
+    return next.length > 0 && next.every((n) => n.work === 'pack')
+  }
+  const hotBefore = (s: Step) => s.after.some((a) => lots.get(a.step)?.hot)
+  const steps = recipe.steps.flatMap((s) => {
+    const isCool = s.work === 'cool' && !goesIntoBoxes(s) && !/\d|overnight|water|ice/i.test(s.do)
+    if (!isCool || !isDeep(s) || !hotBefore(s) || !thenPacked(s)) return [s]
+    const id = freeId('box-up', ids)
+    ids.add(id)
+    const box = ownStep(id, 'Divide it into shallow boxes, lids off', 'assemble', [2, 4, 6])
+    return [
+      { ...box, hygiene: 'ready' as const, scale: 'each' as const, after: s.after },
+      { ...s, after: [{ step: id }] },
+    ]
+  })
+  return steps.length > recipe.steps.length ? { ...recipe, steps } : recipe
+}
+const POTS = new Set(['pot', 'slow-cooker', 'pressure-cooker', 'rice-cooker'])
 
 /** What is done only when it is eaten: what says so, and all that comes after it, with what goes in only then. */
 export function servingSteps(recipe: Recipe): Step[] {

@@ -36,7 +36,7 @@ export interface VesselRun {
 }
 
 const TAKES_OUT =
-  /^(?:lift|transfer|(?:tip|pour|spoon|ladle|spread)(?! over\b)|divide|turn out|carve|slide|layer|serve|plate|remove|scoop|stack|arrange|drain|strain|turn .* out|take .* (?:out|off)|put .* (?:in|into|on|onto)|check .*, spread|check .*, turn)\b/i
+  /^(?:lift|transfer|(?:tip|pour|spoon|ladle|spread)(?! over\b)|divide|turn out|carve|slide|layer|serve|plate|remove|scoop|stack|arrange|drain|strain|turn .* out|take .* (?:out|off)|put (?:.* )?(?:in|into|on|onto)|check .*, spread|check .*, turn)\b/i
 const LIFTED =
   /\b(?:lift|take|remove|transfer|scoop|set|tip|turn)\b[^.;]*\b(?:out|aside|onto|on to|to a|into)\b/i
 const SAME =
@@ -69,7 +69,7 @@ export function staysIn(step: Step): boolean {
   if (goesIntoBoxes(step)) return false
   if (['drain', 'pack', 'cut', 'shape', 'measure'].includes(step.work)) return false
   if (step.work === 'cool' || step.work === 'rest')
-    return !/\b(?:rack|plate|spread|board)\b|\b(?:onto|on) (?:a|the) tray\b|^(?:lift|take|remove)\b[^,.;]*\bout\b/i.test(
+    return !/\b(?:rack|plate|spread|board)\b|\b(?:onto|on) (?:a|the) tray\b|\bin (?:[a-z0-9]+ ){0,2}(?:tubs|boxes|containers)\b|^(?:lift|take|remove)\b[^,.;]*\bout\b/i.test(
       step.do,
     )
   if (lawOf(step.work).attend !== 'hands') return true

@@ -28,7 +28,7 @@ export interface Whereabouts {
 export function equipmentIn(text: string): string[] {
   let line = plain(text).replace(
     // `(or overnight in the fridge)`: the other way is not the one that is planned.
-    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot|tin) (?:juices|drippings)\b|\bfrying oil\b|\b(?:little|mini|tiny|small lidded|yogh?urt|plastic) pots\b|\bover (?:the )?casserole\b|\b(?:push|stab|poke|press|slot)\b[^.;]*\bholes\b/g,
+    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot|tin) (?:juices|drippings)\b|\bfrying oil\b|\b(?:little|mini|tiny|small lidded|yogh?urt|plastic|\d+ (?:small|little)) pots\b|\bover (?:the )?casserole\b|\b(?:push|stab|poke|press|slot)\b[^.;]*\bholes\b/g,
     ' ',
   )
   const found: { kind: string; at: number }[] = []
@@ -186,7 +186,7 @@ export function equipmentOf(text: string, work: WorkKind, where: Whereabouts): s
 
 /** `Tip onto paper towels`, `tip out`. */
 const ONTO_PLATE =
-  /^(?:tip|turn|lift|scoop) (?:(?:it|them|everything) )?out\b(?! (?:in|into)\b)|\b(?:onto|on to) (?:a |the |some )?(?:[a-z]+ )?(?:paper|plates?|boards?|towels?|racks?)\b/
+  /^(?:tip|turn|lift|scoop) (?:(?:it|them|everything) )?out\b(?! (?:in|into)\b)|\b(?:onto|on to) (?:a |the |some )?(?:[a-z]+ )?(?:paper|plates?|boards?|towels?|racks?)\b|^put (?:it |them )?on an? (?:[a-z]+ )?(?:plate|board|rack)\b/
 /** `Now add the lentils`, `take the lid off, turn up the heat and throw in the mushrooms`. */
 const GOES_INTO_POT =
   /^(?:(?:now|then|next|finally|gradually|slowly)[, ]+)*(?:add|stir|pour|return|tip|put|throw|drop)\b|^(?:take the lid off|uncover|remove the lid|(?:turn|raise|increase|lower|reduce)\b)[^.;]*\b(?:add|stir|pour|tip|throw|drop|put)\b/

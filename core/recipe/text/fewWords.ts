@@ -184,7 +184,9 @@ export const inCommands = (text: string): string =>
     .replace(SOME_MINUTES, '$1 minutes')
     // `Beans, tomatoes, chipotle in.`, `Garlic and spices in, 1 min`.
     .replace(THINGS_IN, (whole, what: string, time: string | undefined) =>
-      namesFood(what) && !what.split(/[, &+]+/).some((w) => VERB_OF.has(w) && !FOOD_ALONE.test(w))
+      namesFood(what) &&
+      !/\bgo(?:es)?$/i.test(what) &&
+      !what.split(/[, &+]+/).some((w) => VERB_OF.has(w) && !FOOD_ALONE.test(w))
         ? `Add ${lowerFirst(what)}${time === undefined ? '' : `, cook for ${time.replace(/^the (?:last|final) /i, '')}`}`
         : whole,
     )
@@ -203,6 +205,8 @@ export const inCommands = (text: string): string =>
       if (!namesFood(what)) return whole
       const count =
         Number.parseInt(last ?? many ?? '') || (/^(?:couple|few)/i.test(last ?? '') ? 2 : 1)
+      // `Plums go in for the last 25 minutes` of a roast: they cook along.
+      if (last !== undefined && count > 4) return `Add ${the(what)} for the last ${count} minutes`
       return `Add ${the(what)}, cook for ${count} ${count === 1 ? 'minute' : 'minutes'}`
     })
     // `In go the tomatoes`, `half a tin of water too`.

@@ -6,7 +6,7 @@ const FISH =
 const EGG = /\beggs?\b|\begg (?:whites?|yolks?)\b/
 /** Cooked, cured or dried already: nothing raw about it. */
 const READY_MADE =
-  /\b(?:(?:goose|duck|beef|bacon|pork|chicken) (?:fat|dripping)|cooked|leftover|(?<!fresh )anchov(?:y|ies)(?: fillets?)?|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|(?:tinned|canned)(?: [a-z]+)?|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/g
+  /\b(?:(?:goose|duck|beef|bacon|pork|chicken) (?:fat|dripping)|(?:ready[- ])?cooked(?: [a-z]+)?|leftover(?: [a-z]+)?|(?<!fresh )anchov(?:y|ies)(?: fillets?)?|roast(?:ed)? (?:chicken|beef|pork|turkey)|smoked (?:ham|mackerel|salmon|trout)|(?:tinned|canned)(?: [a-z]+)?|dried shrimps?|(?:\w+ )?(?:stock|broth|gravy|bouillon|sauce)|hard-boiled|boiled eggs?|kidney beans?|sausage rolls?|eggplants?|egg noodles|oyster sauce|fish sauce|pease)\b/g
 
 const asBought = (text: string) => text.toLowerCase().replace(READY_MADE, ' ')
 
@@ -48,6 +48,6 @@ export const isGrain = (text: string) =>
   /\b(?:orzo|rice|couscous|bulgur)\b(?! (?:vinegar|flour|paper|cooker|wine))/i.test(text)
 
 export const isPasta = (text: string) =>
-  /\b(?:pasta|spaghetti|penne|fusilli|rigatoni|linguine|tagliatelle|pappardelle|farfalle|noodles|macaroni|vermicelli|gnocchi)\b/i.test(
+  /\b(?:pasta|spaghetti|penne|fusilli|rigatoni|linguine|tagliatelle|pappardelle|farfalle|ditalini|orecchiette|conchiglie|cavatappi|ziti|tortellini|ravioli|pasta shells|noodles|macaroni|vermicelli|gnocchi)\b/i.test(
     text,
   )

@@ -141,7 +141,7 @@ const STIRRED_IN =
 
 /** `Wilt the spinach in a big pan with a splash of water`: in one of its own. */
 const IN_A_PAN =
-  /^[a-z]+ (?:the|some|your|all)\b[^,;]* in (?:an?|another) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan|skillet|wok|casserole)\b/
+  /^[a-z]+ (?:the|some|your|all)\b[^,;]* in(?:to)? (?:an?|another) (?:[a-z-]+ ){0,3}(?:pan|pot|saucepan|skillet|wok|casserole)\b/
 
 /** What a step goes on from that names nothing known. */
 export function goesOnFrom(
@@ -309,7 +309,7 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   const { current } = kept
   if (!current || current.closed) return false
   if (
-    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set|stir|mix|fold) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load|brush|glaze|baste|coat|spread)(?: [a-z]+ly)? with)\b/.test(
+    /^(?:put|tip|pour|place|nestle|sit|lay|slide|tuck|set|stir|mix|fold) [^,.;]*\bback\b|^(?:add|give|return|(?:stir|mix|fold|tip|pour|whisk|beat|throw|put|drop|slide|lower) in|(?:stir|mix|fold|toss) through|(?:top|fill|stuff|load|brush|glaze|baste|coat|spread)(?: [a-z]+ly)? with)\b/.test(
       lower,
     )
   )
@@ -378,7 +378,7 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   if (THROUGH_IT.test(lower) || (stays && isAddedToPot(kept, lower, new Set([stays]))))
     return list.find((t) => t !== kept.current)
   const target =
-    /\b(?:in|into|to|over|onto|on|on top of|among|with|through)\s+(?:the|your)\s+(.+)$/.exec(
+    /\b(?:in|into|to|over|onto|on|on top of|among|round|around|with|through)\s+(?:the|your)\s+(.+)$/.exec(
       lower,
     )?.[1]
   if (target && !/^[a-z]+ in the\b/.test(lower)) {
@@ -386,7 +386,9 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
     for (const where of [target.replace(/[,;].*$/, ''), target]) {
       const named = list.find(
         (t) =>
-          isCalled(kept, t, where) || [...t.items].some((id) => namesKind(where, kept.item(id))),
+          isCalled(kept, t, where) ||
+          (isMeat(where) && kept.hasMeat(t)) ||
+          [...t.items].some((id) => namesKind(where, kept.item(id))),
       )
       if (named) return named
     }
@@ -408,7 +410,7 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   if (
     kept.current &&
     found.has(kept.current) &&
-    /^(?:add|stir|mix|fold|tip|pour|whisk|beat|return)\b/.test(lower)
+    /^(?:add|stir|mix|fold|tip|pour|whisk|beat|return|drop|slide|lower)\b/.test(lower)
   )
     return kept.current
   const hot = list.filter((t) => t.where.vessel !== undefined)

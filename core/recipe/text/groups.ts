@@ -41,6 +41,8 @@ const MIXES = /^(?:mix|combine|whisk|beat|stir together|rub|blend)$/
 const GOES_OVER =
   /^(?:sprinkle|scatter|pour|spoon|spread|drizzle|brush|dot|crumble|ladle|tip)\b[^.;]*\b(?:on top|over|onto|all over)\b|^(?:stir|fold|pour|add|tip|whisk|beat) (?:it|this|them) (?:in|to|through)/i
 
+const LETS_ON = /^let the (?:fat|skin|edges|bottom|underside)\b/i
+
 /** Clauses of one sentence put together that belong to one step. */
 export function grouped(clauses: readonly Clause[]): Group[] {
   const out: (Group & { light: boolean; timed: boolean; trivial: boolean })[] = []
@@ -56,6 +58,11 @@ export function grouped(clauses: readonly Clause[]): Group[] {
     }
     const take = () => {
       out[out.length - 1] = { ...here, text, meanwhile: last!.meanwhile || c.meanwhile }
+    }
+    // `Fry in a cold pan, and let the fat run for 15 minutes`: one thing, and its time.
+    if (last && ON_HEAT.has(last.work) && !last.timed && timed && LETS_ON.test(c.text)) {
+      join()
+      continue
     }
     // `Bake 25 min, stir halfway`: done to what cooks while it cooks.
     if (last?.timed && HALFWAY.test(c.text) && !timed) {
@@ -117,7 +124,8 @@ const leadsOn = (c: Clause, all: readonly Clause[]) =>
 const carries = (text: string) =>
   /^(?:add|stir|pour|tip|sprinkle|season|crack|drop|drizzle|scatter|put [^.;]* with)\b/i.test(text)
 /** Nothing to do but what goes with the step before. */
-export const isBesideOnly = (g: Group) => BESIDE.test(g.verb) && g.work === 'assemble'
+export const isBesideOnly = (g: Group) =>
+  BESIDE.test(g.verb) && g.work === 'assemble' && !/^turn (?:it |them )?out\b/i.test(g.text)
 const isBeside = (c: Clause) =>
   BESIDE.test(c.verb) || /\b(?:off the heat|from the heat|heat off)\b/i.test(c.text)
 
@@ -129,10 +137,12 @@ export const isHotFat = (g: Group) =>
   (/\b(?:heat|warm|melt|add|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard|pan|skillet|wok|griddle)\b/i.test(
     g.text,
   ) &&
-    /^(?:heat|warm|melt|get)$/.test(g.verb) &&
+    /^(?:heat|warm|melt|get(?: the| your)?)$/.test(g.verb) &&
     // `Warm the garlic in the oil`, too.
     !/^(?:gently )?(?:heat|warm) (?:it|them|the (?!oil|butter|ghee|fat))[^.;,]* in (?:the |a little |some |hot )*(?:oil|butter|ghee|fat)\b/i.test(
       g.text,
     ) &&
     // `Warm the milk and butter`: a thing of its own.
-    !/\boven\b|\bgrill\b|\b(?:milk|cream|water|stock|sugar|syrup|honey|chocolate)\b/i.test(g.text))
+    !/(?<!\bdutch )\boven\b|\bgrill\b|\b(?:milk|cream|water|stock|sugar|syrup|honey|chocolate)\b/i.test(
+      g.text,
+    ))

@@ -92,7 +92,7 @@ const PACKS = new RegExp(
 )
 /** Words for what is counted, of whatever size. */
 export const COUNTS =
-  'cloves?|nests?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?|bags?(?= of)|punnets?'
+  'cloves?|nests?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?|bags?(?= of)|bottles?|punnets?'
 const COUNT_WORDS = new RegExp(String.raw`^(?:${COUNTS})\b\s*`)
 /** Meat and fish out of a tin is cooked. */
 const TINNED = /\b(?:tins?|cans?|canned)\b/i
@@ -144,6 +144,11 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   const shown = shownLine(text)
   const doubts: string[] = []
   let line = plain(shown)
+    // `Rabbit jointed by the butcher`: bought so.
+    .replace(
+      /,? (?:jointed|boned|cut up|portioned|prepared|skinned)(?: and [a-z]+)? by (?:the|your|a) butcher\b/,
+      '',
+    )
     // `A 2.5 kg piece of brisket`, `plus 150 g berries`.
     .replace(/^(?:plus|and|also|an?) (?=\d)/, '')
     .replace(/^(?:an? )?few (sprigs|stalks|leaves|slices|cloves|rashers|pieces) (?:of )?/, '3 $1 ')

@@ -38,6 +38,13 @@ export function keepingsIn(text: string): Keeping[] {
       const rest =
         /\b(?:won['’]t|do(?:es)?n['’]t|do not|will not) (?:be )?(?:eat|eaten|use|used|get through)\b/i
       if (rest.test(part)) continue
+      // `Freeze unbaked`: another dish than what comes out of the oven.
+      if (
+        /\b(?:freeze|frozen|chill)\b[^,.;]*\bun(?:baked|cooked|iced|filled|dressed)\b/i.test(
+          sentence,
+        )
+      )
+        continue
       const days = Math.max(0, ...durationsIn(part).map((d) => Math.floor(d.most / 1440)))
       if (place && days >= 1 && days <= 800 && !found.has(place)) found.set(place, days)
     }

@@ -81,9 +81,12 @@ export function takeKinds(kept: Threads, taking: Taking): void {
     .unnamed(fresh)
     .filter((i) => (namesKind(kinds, listedAs(i)) || isSpooned(kinds, i)) && !apart(i))
   // `The garlic and spices` of the chicken, and not of the rice.
-  const groups = new Set(mention.uses.map((id) => kept.ingredients.find((i) => i.id === id)!.group))
-  const own =
-    groups.size === 1 && !groups.has(undefined) ? ofKind.filter((i) => groups.has(i.group)) : []
+  const groupsOf = (ids: Iterable<string>) =>
+    new Set([...ids].map((id) => kept.ingredients.find((i) => i.id === id)!.group))
+  const groups = groupsOf(mention.uses)
+  // `Add the spices` to the duck: not the nutmeg of the mash.
+  const from = groups.size || taking.anew ? groups : groupsOf(kept.current?.items ?? [])
+  const own = from.size === 1 ? ofKind.filter((i) => from.has(i.group)) : []
   fresh.push(...(own.length ? own : ofKind).map((i) => i.id))
 }
 

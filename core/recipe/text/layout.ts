@@ -1,5 +1,6 @@
 import { amountsFirst } from './amountLast'
 import { durationsIn } from './durations'
+import { temperaturesIn } from './temperatures'
 import { isHeading, sentencesOf } from './sentences'
 import { plain } from './plain'
 import { COUNTS, readIngredientLine } from './ingredientLine'
@@ -16,6 +17,7 @@ import {
 } from './lists'
 import { ingredientsInProse } from './prose'
 import { clausesOf } from './clauses'
+import { andMore, cutInto, eachFor, EATEN, inNameOf, JUST_SERVES, servingsIn } from './servings'
 
 /** A pasted recipe, told apart into its parts. */
 export interface Layout {
@@ -36,72 +38,6 @@ const OTHER =
   /^(?:#+\s*)?(?:\*\*)?(?:notes?|tips?|storage|nutrition|to store)(?:\*\*)?\s*:?(?:\*\*)?$/i
 const SERVES =
   /\b(?:serves|feeds|servings?|yields?|makes|enough for|for|portions?)\s*:?\s*(?:about |approx\.? |around )?(\d+)(?!\d|[.,]\d|\s*(?:k?g|grams?|m?l|litres?|cm|oz|lbs?|pints?|minutes?|mins?|hours?)\b)(?:\s*(?:-|to)\s*(\d+))?(?:\s*(?:people|servings|portions|persons))?|\b(\d+)(?:\s*(?:-|to)\s*(\d+))?\s*(?:servings|portions|people)\b/i
-
-/** How many eat of it, by what a text says anywhere: rather that than how many pieces it makes. */
-function servingsIn(lines: readonly string[]): number | undefined {
-  const told = lines.flatMap((l) => l.split(/(?<=[.!?])\s+/))
-  for (const pattern of SERVINGS)
-    for (const line of told) {
-      const m = pattern.exec(plain(line))
-      const n = m && Number(m[2] ?? m[1])
-      if (n && n <= 200) return n
-    }
-  return undefined
-}
-/** What a dish is counted in by those who eat it. */
-const EATEN =
-  '(?:bowls|breakfasts|lunch(?:es|boxes)|dinners|suppers|portions|meals|servings|jars|plates|people)'
-/** `Pasta bake for the freezer (8)`, `tray of 16`, `Scones -- 8 big ones`: at the end of a name. */
-const IN_NAME = [
-  new RegExp(`\\((?:[^()]*, )?(\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i'),
-  /\b(?:tray|tin|batch|box) of (\d{1,2})$/i,
-  new RegExp(
-    `[-–—,] (?:about )?(\\d{1,2}) (?:(?:big |small |large |good )?(?:ones|pieces)|${EATEN})\\s*$`,
-    'i',
-  ),
-]
-/** `5 lunches`, `6 hungry people`: a line of its own. */
-const JUST_SERVES = new RegExp(
-  `^(?:about )?(\\d{1,2}) (?:hungry |big |small |good |generous )?${EATEN}\\.?$`,
-  'i',
-)
-/** `(6 bowls)`. */
-const UNDER_NAME = [new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i'), JUST_SERVES]
-/** How many a name or the line under it says it is for. */
-function inNameOf(lines: readonly string[]): number | undefined {
-  const [first = '', second = ''] = lines.filter(Boolean)
-  const told = (line: string, ways: readonly RegExp[]) =>
-    ways.flatMap((way) => way.exec(line)?.[1] ?? [])[0]
-  const many = told(first, [...IN_NAME, JUST_SERVES]) ?? told(second, UNDER_NAME)
-  return many === undefined ? undefined : Number(many)
-}
-
-/** `Makes 2 pies, each for 4`. */
-function eachFor(lines: readonly string[]): number | undefined {
-  for (const line of lines) {
-    const m =
-      /\b(?:makes|yields?)\s*:?\s*(\d+)\b[^.]{0,25}?\b(?:each|apiece)(?: (?:one )?(?:for|serves|serving|feeds|feeding))?\s+(\d+)\b(?!\s*(?:g|kg|ml|cm)\b)/.exec(
-        plain(line),
-      )
-    if (m) return Number(m[1]) * Number(m[2])
-  }
-  return undefined
-}
-const COUNT = String.raw`(?:about |around |up to |approx\.? )?(\d+)(?:\s*(?:-|to|or)\s*(\d+))?`
-const SERVINGS = [
-  new RegExp(String.raw`\b(?:makes|gives) [^.!?]{0,40}\benough for ${COUNT}`),
-  new RegExp(
-    String.raw`\b(?:serves|feeds?|serving)\s*:?\s*(?:a family of )?${COUNT}(?!\s*(?:g|kg|ml|minutes|hours|min)\b)`,
-  ),
-  new RegExp(String.raw`\b(?:servings|portions|persons|people|eaters)\s*:\s*${COUNT}`),
-  new RegExp(String.raw`\b(?:makes|gives|is) [^.!?]{0,40}\bfor ${COUNT}[.!]?$`),
-  new RegExp(String.raw`^for ${COUNT}[.!]?$`),
-  new RegExp(String.raw`\bfor ${COUNT} (?:people|persons|eaters|of us|hungry)\b`),
-  new RegExp(String.raw`\b${COUNT} (?:people|persons|eaters)\b`),
-  new RegExp(
-    String.raw`^[^.!?]{0,50}\b${COUNT}\s*(?:generous |good |large |small )?(?:servings|portions)\b(?:[^.!?]|\.\d){0,24}[.)]?$`,
-  ),
-]
 
 /** Title, servings, ingredient lines and method of a text, by its headings or by what lines look like. */
 export function layoutOf(text: string): Layout {
@@ -169,11 +105,13 @@ export function layoutOf(text: string): Layout {
   // `One tart, 8 slices`: eaten by the slice.
   serves =
     eachFor(lines) ??
+    andMore(lines) ??
     servingsIn(lines) ??
     ([pieces].map(Number).find((n) => n > 0) || undefined) ??
     serves ??
     inNameOf(lines) ??
-    (Number(times) || undefined)
+    (Number(times) || undefined) ??
+    cutInto(lines)
   if (serves === undefined) doubts.push('how many it serves is not stated: 4 is a guess')
   const listed: { line: string; group: string | undefined }[] = []
   let group: string | undefined
@@ -211,9 +149,11 @@ export function layoutOf(text: string): Layout {
     doubts.push(`only the first ${MOST_INGREDIENTS} ingredients were read`)
   const ingredients = split.slice(0, MOST_INGREDIENTS)
   if (!ingredients.length) {
-    const told = toldIn(lines.slice(lines.findIndex(Boolean) + 1))
-    for (const line of told.length ? told : ingredientsInProse(steps.join(' ')))
+    const { items, sentence } = toldIn(lines.slice(lines.findIndex(Boolean) + 1))
+    for (const line of items.length ? items : ingredientsInProse(steps.join(' ')))
       ingredients.push({ line, group: undefined })
+    // What only says what is needed is nothing to do.
+    if (sentence) steps.splice(0, steps.length, ...steps.map((l) => l.replace(sentence, '').trim()))
   }
   if (!ingredients.length) doubts.push('no list of ingredients was found')
   return {
@@ -221,9 +161,20 @@ export function layoutOf(text: string): Layout {
     serves,
     ingredients: ingredients.map((i) => i.line),
     groups: ingredients.map((i) => i.group),
-    method: steps.join('\n'),
+    method: [...(ovenAbove(lines, kind) ?? []), ...steps].filter(Boolean).join('\n'),
     doubts,
   }
+}
+
+/** `Gas 3. Feeds four`: the oven's heat, said above the list and nowhere else. */
+function ovenAbove(lines: readonly string[], kind: readonly string[]): string[] | undefined {
+  const isOven = (line: string) => temperaturesIn(line).some((t) => t.of !== 'core')
+  if (lines.some((l, i) => kind[i] === 'method' && isOven(l))) return undefined
+  const above = lines.slice(0, kind.indexOf('method')).filter((l, i) => kind[i] === 'other' && l)
+  const heat = above.flatMap(
+    (l) => /\b(?:gas(?: mark)? \d|\d{3} ?(?:°|º|degrees)? ?[CF]\b(?: fan)?)/i.exec(l)?.[0] ?? [],
+  )[0]
+  return heat === undefined ? undefined : [`Heat the oven to ${heat}.`]
 }
 
 /** A name in capitals as one writes it in a sentence. */
@@ -234,13 +185,23 @@ const spoken = (name: string) =>
 const isMarked = (line: string) => /^#+\s/.test(line)
 
 /** `White sauce`: a heading by standing over amounts, behind an empty line. */
-const isTitled = (lines: readonly string[], i: number) =>
+const isTitled = (lines: readonly string[], i: number): boolean =>
   i > 0 &&
-  (!lines[i - 1] || looksLikeMeta(lines[i - 1]!)) &&
+  (!lines[i - 1] || looksLikeMeta(lines[i - 1]!) || followsTitled(lines, i)) &&
   /^[A-Z][A-Za-z&' -]{2,30}$/.test(lines[i]!) &&
   !OF_WHICH.test(lines[i]!) &&
   /^[-*•]?\s*\d/.test(plain(lines[i + 1] ?? '')) &&
   !/^(?:method|directions|instructions|preparation|steps|ingredients)\b/i.test(lines[i]!)
+/** `Veg`, in a list without gaps that began with `Grains`: a heading as well. */
+function followsTitled(lines: readonly string[], i: number): boolean {
+  if (!/^[A-Z][a-z]+(?: [a-z]+)?$/.test(lines[i]!) || SEASONING.test(lines[i]!)) return false
+  let top = i - 1
+  while (top > 0 && lines[top - 1] && !looksLikeMeta(lines[top - 1]!)) top--
+  return top < i && isTitled(lines, top)
+}
+const SEASONING =
+  /\b(?:salt|pepper|oil|butter|water|sugar|vinegar|flour|seasoning|thyme|parsley|coriander|mint|basil|bay)\b/i
+
 /** `Bones of 1 chicken`, `juice of a lemon`: a part of something, and a thing on the list by itself. */
 const OF_WHICH =
   /^(?:the )?(?:bones?|carcass(?:es)?|juice|zest|rind|whites?|yolks?) (?:and [a-z]+ )?(?:of|from) /i
@@ -336,17 +297,20 @@ const looksLikeMeta = (line: string) =>
   )
 
 /** `You want a chicken, two leeks and a glass of wine`: ingredients told in a sentence. */
-function toldIn(steps: string[]): string[] {
+function toldIn(steps: string[]): { items: string[]; sentence?: string } {
   for (const sentence of steps.flatMap(sentencesOf)) {
     const amounts = sentence.split(
       /,\s*(?=\d|half an? |an? [a-z]+ of |the juice|juice of|zest of|some )/,
     )
-    if (/^\d/.test(sentence) && amounts.length > 2) return amounts.map((a) => a.replace(/\.$/, ''))
+    if (/^\d/.test(sentence) && amounts.length > 2)
+      return { items: amounts.map((a) => a.replace(/\.$/, '')) }
     const m = /^(?:you(?:'ll| will)? (?:want|need)|get hold of|buy)\s+(.+?)\.?$/i.exec(sentence)
-    if (m)
-      return m[1]!.split(/,\s*(?:and\s+)?|\s+and\s+(?=\d|an?\s|half|some|the\s)/).filter(Boolean)
+    const items = m?.[1]!
+      .split(/,\s*(?:and\s+)?|\s+and\s+(?=\d|an?\s|half|some|the\s)/)
+      .filter(Boolean)
+    if (items) return { items, sentence }
   }
-  return []
+  return { items: [] }
 }
 
 /** Without headings: short lines that begin with an amount, then sentences with commands. */
@@ -365,6 +329,16 @@ const SEASONINGS = /^(?:sea |flaky )?salt(?:,| and| &) (?:[a-z]+ )?pepper\b[^.;:
 /** Two or three small words without a full stop, at the end of a list. */
 const isLoose = (lines: readonly string[], i: number) =>
   /^[a-z][a-z' -]{2,40}$/.test(lines[i]!) && lines[i]!.split(' ').length <= 4 && !lines[i + 1]
+
+const isNumbered = (line: string) => /^(?:step\s*)?\d{1,2}\s*[.):]\s/i.test(line)
+/** A sentence with a list behind it: three lines that begin with a figure, of the next four. */
+function isAboveList(lines: readonly string[], i: number): boolean {
+  if (/^\W*\d/.test(plain(lines[i]!)) || !/[.!?]$|^.{40,}$/.test(lines[i]!)) return false
+  const next = lines.slice(i + 1).filter((l) => l && l !== END && !looksLikeMeta(l))
+  const counted = (l: string) =>
+    /^(?:[-*•·–▢☐□]\s*)?(?:\d|½|¼|¾)/.test(l) && !isNumbered(l) && l.length < 70
+  return next.slice(0, 4).filter(counted).length > 2
+}
 
 const DAY_LINE =
   /^(?:mon|tues|wednes|thurs|fri|satur|sun)day(?: (?:night|evening|morning|afternoon))?:?$|^(?:the (?:night|day|evening) before|on the day|the next (?:day|morning)):?$/i
@@ -461,6 +435,8 @@ function splitByLook(
       kind[i] = 'ingredient'
       continue
     }
+    // `Takes all day but you do nothing.`, above a list: talk.
+    if (!inMethod && !seen && !isNumbered(line) && isAboveList(lines, i)) continue
     const bullet = /^[-*•·–▢☐□]\s*/.test(line)
     // `overnight rolls` is no number of hours of rolls.
     const amount =
@@ -468,7 +444,7 @@ function splitByLook(
       /^(?:[-*•·–▢☐□]\s*)?(?:about |a |an |half )?\d|^(?:[-*•·–▢☐□]\s*)?(?:a|an|half|salt|pepper|oil|some|pinch|handful|juice|zest|small|large|good|bunch|knob|sprig|few|dash|splash)\b/i.test(
         plain(line),
       )
-    const numbered = /^(?:step\s*)?\d{1,2}\s*[.):]\s/i.test(line) || isFirst(lines, i)
+    const numbered = isNumbered(line) || isFirst(lines, i)
     const told = sentencesOf(line)
     // `Chop the onions; crush the garlic.`: one short command may be a thing, two are none.
     const least = told.length > 1 && /\.$/.test(line) ? 3 : 4

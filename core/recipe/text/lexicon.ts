@@ -30,7 +30,7 @@ export const VERBS: Verb[] = [
   },
   { words: 'season salt rub-in massage', work: 'season', light: true },
   { words: 'shape form mould roll flatten press pat stamp plait braid knock-back', work: 'shape' },
-  { words: 'brown sear char colour color', work: 'brown' },
+  { words: 'blacken brown sear char colour color', work: 'brown' },
   {
     words:
       'scramble fry deep-fry stir-fry pan-fry dry-fry saute sauté toast crisp caramelise caramelize flip-fry sizzle splutter crackle',
@@ -128,6 +128,17 @@ export const PHRASES: [RegExp, WorkKind][] = [
     'simmer',
   ],
   [/\b(?:under|beneath) (?:the|a) (?:hot |preheated )?(?:grill|broiler)\b/, 'grill'],
+  [/\b(?:take|pull|pick|strip) (?:all )?the meat (?:from|off) (?:the|its) bones?\b/, 'cut'],
+  // `Let it halve`: over the heat.
+  [
+    /\b(?:let|leave|allow) (?:it|this|that|everything|the [a-z]+) (?:to )?(?:halve|(?:bubble|boil|cook|reduce) (?:down|away)|reduce|go (?:syrupy|sticky))\b/,
+    'simmer',
+  ],
+  // `Put it back on a low heat`.
+  [
+    /^(?:put|return|set|place) [^.;]*\b(?:on|over|to) (?:a |the )?(?:very )?(?:low|medium|gentle|moderate|high)(?:ish)? (?:heat|flame)\b/,
+    'simmer',
+  ],
   [/\breduce (?:it |this |(?:the )?[a-z]+ )?by (?:half|a third|two thirds|a quarter)\b/, 'simmer'],
   [
     /\b(?:leave|stand)\b[^.;]*\b(?:till|until) (?:completely |quite |totally |really )?(?:cold|cool)\b/,
@@ -198,7 +209,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'tin',
   ],
   [
-    /\b(?:roasting|baking|oven) (?:trays?|sheets?|tins?|pans?|trays)\b|\b(?:sheet pans?|roasters?|trays?|cookie sheets?|hot sheets?)\b/,
+    /\b(?:roasting|baking|oven) (?:trays?|sheets?|tins?|pans?|trays)\b|\b(?:sheet pans?|roasters?|trays?|cookie sheets?|hot sheets?)\b|(?<!\b(?:lid|cover) )\bon(?:to)? the (?:prepared |lined )pan\b|^(?:scoop|shape|roll|form|arrange|spread|space)\b[^.;]*\bon(?:to)? the pan\b/,
     'tray',
   ],
   [

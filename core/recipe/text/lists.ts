@@ -69,6 +69,10 @@ function pairOf(marked: string): string[] {
       .filter(Boolean) ?? []
   if (each && names.length > 1 && names.every((n) => n.split(' ').length < 5))
     return names.map((n) => `${each[1]!} ${n}${how ? `, ${how}` : ''}`)
+  // `Bay, thyme`: two herbs, and nothing of how the one is cut.
+  const herbs = line.split(/,\s*|\s+and\s+/)
+  const isHerb = (w: string) => /^[a-z]+(?: lea(?:f|ves))?$/i.test(w) && namesKind('the herbs', w)
+  if (herbs.length > 1 && herbs.every(isHerb)) return herbs
   // `Handful mint, handful coriander`.
   const loose = line.split(/,\s*(?=(?:small )?(?:handful|bunch|pinch|sprig|knob)\b)/i)
   if (
@@ -111,7 +115,7 @@ function eachPrepared(items: readonly string[]): string[] {
   })
 }
 const ALL_PREPARED =
-  /\s*(?:[,(]| -)\s*(?:all|both) ((?:[a-z]+ )?(?:[a-z]+ed|ground|torn|cut[a-z ]*))(?:\)| \([^)]*\))?$/i
+  /\s*(?:[,(]| -)\s*(?:all|both) ((?:[a-z]+ )?(?:[a-z]+ed|ground|torn|cut[a-z ]*|in(?:to)? [a-z ]{0,12}?(?:chunks|dice|pieces|slices|rings|strips|wedges)))(?:\)| \([^)]*\))?$/i
 
 /** `1 loaf, 10 slices`: what comes of it, and no ingredient. */
 export const COMES_OF_IT =

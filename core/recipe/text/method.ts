@@ -25,6 +25,7 @@ import {
   THIN_CRISP,
   TURNS_OVEN,
   SWITCH,
+  WHILE_MAKING,
   withinOf,
 } from './methodWords'
 import { isApart, isAtTable, isCheck, isReheating, isSaid, isStorageNote, isTalk } from './notes'
@@ -40,6 +41,8 @@ import { sectionsOf } from './sections'
 import { hygieneOf } from './stepHygiene'
 import { COOKS_ALONG, GUESSED, timeOf } from './stepTime'
 import { temperaturesIn } from './temperatures'
+import { HOB } from './goingOn'
+import { stewsInPots } from './stewPots'
 import { Sourcing } from './sources'
 import { Threads, type Mention, type Sources } from './threads'
 
@@ -127,6 +130,12 @@ function dishWords(name: string, ingredients: readonly IngredientRead[]): Set<st
   return new Set(named ? [last] : [])
 }
 
+/** `35 minutes.`: what is done for so long. */
+const timed = (text: string, work: WorkKind) =>
+  /^(?:for |about |around )*\d[^,.;a-z]*(?:minutes?|mins?|hours?|hrs?)\W*$/i.test(text)
+    ? `${work === 'bake' ? 'Bake' : 'Cook'} for ${lowerFirst(text.replace(/^for /i, ''))}`
+    : text
+
 type Place = Pick<Mention, 'section' | 'label' | 'goesOn'>
 
 /** Goes through a method and keeps in mind where each food is by now. */
@@ -176,7 +185,9 @@ class Reader {
 
   take(given: Group, place: Place): void {
     const { prelude } = this
-    const group = this.uncovered(given)
+    // `Refrigerate while you make the soup`: what comes next is beside it.
+    const beside = !place.goesOn && WHILE_MAKING.test(this.drafts.at(-1)?.do ?? '')
+    const group = this.uncovered(beside ? { ...given, meanwhile: true } : given)
     const text =
       prelude === undefined
         ? group.text
@@ -228,7 +239,7 @@ class Reader {
     if (before?.work === 'pack' && ANOTHER_DAY.test(text)) return
     const again = before && AGAIN.exec(plain(text))
     if (again) {
-      this.again(before, group, text, place, Number(again[1] ?? 2))
+      this.again(before, group, text, place, Number(again[1] ?? again[2] ?? 2))
       return
     }
     const at = prelude
@@ -302,7 +313,7 @@ class Reader {
 
   /** `Do this three times, 30 minutes apart`: what was done last, and the waits in between. */
   private again(before: Draft, group: Group, text: string, place: Place, times: number): void {
-    const span = durationsIn(text).find((d) => d.kind === 'span')
+    const span = durationsIn(text).find((d) => d.kind === 'span' || d.kind === 'every')
     if (!span) {
       before.do = `${before.do}. ${sentenceCase(text)}`
       return
@@ -360,6 +371,7 @@ class Reader {
         hygiene: 'ready',
         doubts: last.doubts.filter((d) => d !== GUESSED),
       } satisfies Partial<Draft>)
+    stewsInPots(this.drafts)
     return stepsFrom(this.drafts, this.real)
   }
 
@@ -380,15 +392,15 @@ class Reader {
   /** Where the food of a step is: where that of its main source was, or nowhere yet. */
   private whereOf({ main, order }: Sources): Whereabouts {
     const known = main?.where
-    const pan = order.length
-      ? this.drafts[order.at(-1)!]!.equipment.find((k) => VESSELS.has(k))
-      : undefined
+    const before = order.length ? this.drafts[order.at(-1)!]! : undefined
+    const pan = before?.equipment.find((k) => VESSELS.has(k))
     return {
       vessel: known?.vessel ?? pan,
       dish: known?.dish,
       wet: known?.wet ?? false,
       opened: known?.opened ?? this.locks,
-      heated: known?.heated,
+      // `Turn the heat down, add the onions, 10 minutes`: in the pan that the meat was browned in.
+      heated: known?.heated ?? (before && !known && HOB.has(before.work) ? before.work : undefined),
       ...this.set,
     }
   }
@@ -407,7 +419,7 @@ class Reader {
     const heat = this.heatOf(text, work, equipment, doubts)
     leftIn(where, mention, done)
     const time = timeOf(
-      overnight(mention, work),
+      `${overnight(mention, work)}${this.oneByOne(mention) ? ', 1 by 1' : ''}`,
       work,
       uses,
       ingredients,
@@ -420,7 +432,7 @@ class Reader {
     // What the list does not hold the words may still name.
     const unlisted = !cooked && isMeat(bareOf(text)) && !ingredients.some((i) => isRaw(i.item))
     const raw = threads.isRaw(sources) || unlisted
-    const fresh = sources.fresh.map((id) => ingredients.find((i) => i.id === id)!.item)
+    const fresh = sources.fresh.map((id) => threads.broughtAs(id))
     const known = sources.main?.where.vessel ?? sources.main?.where.dish
     const hygiene = hygieneOf(text, work, {
       raw,
@@ -434,7 +446,7 @@ class Reader {
     const [only] =
       !mention.uses.length && bareOf(text).trim().toLowerCase() === mention.verb ? fresh : []
     this.drafts.push({
-      do: sentenceCase(only === undefined ? text : `${text} the ${only}`),
+      do: sentenceCase(only === undefined ? timed(text, work) : `${text} the ${only}`),
       work,
       ...time,
       ...heat,
@@ -462,6 +474,15 @@ class Reader {
       cooked: cooked || cooks(work),
       through: through || (!flesh && holders.some((t) => t.through)),
     })
+  }
+
+  /** `Press each one flat and cook in a dry pan, a minute a side`: one after the other. */
+  private oneByOne({ text, goesOn }: Mention): boolean {
+    const before = goesOn ? this.drafts.at(-1) : undefined
+    return (
+      /\beach (?:one|ball|round|piece)\b/i.test(before?.do ?? '') &&
+      /\b(?:a|per|each) side\b/i.test(text)
+    )
   }
 
   /** What a step waits for: the food that it takes up, the place of other food, what was got ready for it. */

@@ -57,7 +57,7 @@ export const LIQUOR_STANDS = 120
 
 /** `Do this three times`. */
 export const AGAIN =
-  /^(?![^.;]*\bthen (?:finish|top|end|pour|spoon)\b)(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)/
+  /^(?![^.;]*\bthen (?:finish|top|end|pour|spoon)\b)(?:do (?:this|it|that|so)|repeat(?: this| it| the [a-z]+)?)\b[^.;]*?(?:\b(\d+)(?: more)? times\b|\btwice\b|\bonce more\b)|^stretch and fold (\d+) times\b/
 
 /** What is done the evening before is left until the morning where it says no time. */
 export const overnight = ({ text, label }: Mention, work: WorkKind) =>
@@ -72,6 +72,9 @@ export const overnight = ({ text, label }: Mention, work: WorkKind) =>
 /** `Press sauté`: a machine is set to what follows. */
 export const SWITCH =
   /^(?:press|select|choose|hit|turn on|switch on) (?:the )?(?:saut[eé]|start)(?![a-z])[^.;,]{0,20}\.?$/i
+/** What stands or cooks by itself while something else is begun. */
+export const WHILE_MAKING =
+  /\bwhile (?:you|i|we) (?:make|prepare|get on with|see to|start|cook|do) (?:the|your|everything)\b/i
 /** Fat is made hot. */
 export const HOT_FAT = /\b(?:heat|warm|melt|get)\b[^.;]*\b(?:oil|butter|ghee|fat|dripping|lard)\b/i
 

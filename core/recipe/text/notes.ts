@@ -31,9 +31,10 @@ export const isApart = (text: string) =>
 
 /** `Stir every half hour`: done to what cooks by then. */
 const NOW_AND_THEN =
-  /^(?:stir|baste|shake) (?:it |them )?(?:every\b|now and (?:then|again)\b|from time to time\b|occasionally\b)/i
+  /^(?:stir|baste|shake) (?:it |them )?(?:every\b|now and (?:then|again)\b|from time to time\b|occasionally\b)|^(?:swap|turn|rotate|shake|toss|stir|flip) [^.;,]{0,25}\bhalf ?-?way\b/i
 /** `It will splutter`, `the sauce should be thick`. */
-const IT_WILL = /^(?:it|they|this|that|the [a-z]+) (?:will|should|may|might)\b/i
+const IT_WILL =
+  /^(?:it|they|this|that|the [a-z]+) (?:will|should|may|might)\b|^[a-z]+ (?:will|may|might) (?:soak|thicken|absorb|firm|splutter|spit|sink|float)\b/i
 /** `Check the juices run clear`, `cover with foil if it browns too fast`: beside what was said before. */
 export const isCheck = (text: string) =>
   NOW_AND_THEN.test(text) ||
@@ -62,6 +63,7 @@ const DAYS = 4 * 1440
 /** `Enough for the next two months`: longer than a kitchen does anything is talk, or how long it keeps. */
 export const isTalk = (group: Group, text: string) =>
   STAYS_ON.test(text) ||
+  /\bwhen re-?heating\b/i.test(text) ||
   GATHERS.test(text) ||
   AT_EASE.test(text) ||
   / = /.test(text) ||

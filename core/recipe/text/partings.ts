@@ -32,7 +32,8 @@ export const liftsMeat = (holder: Thread, { text, uses }: Mention): boolean =>
 export const takesOut = (holder: Thread, { text, uses }: Mention): boolean => {
   if (!holder.cooked || uses.length >= holder.items.size) return false
   const { vessel } = holder.where
-  if (vessel !== 'tray' && !POTS.has(vessel ?? '')) return false
+  const stews = vessel === 'frying-pan' && holder.where.wet
+  if (vessel !== 'tray' && !stews && !POTS.has(vessel ?? '')) return false
   const onto =
     /^(?:remove|lift|take|fish|scoop|transfer)\b[^.;]*\b(?:to|onto) (?:a|the) (?:[a-z]+ )?(?:board|plate|bowl|dish)\b/i
   // `Remove the chicken, shred it and return it to the pot`; but `fish out the bay and shred the beef`.

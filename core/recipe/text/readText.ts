@@ -49,7 +49,11 @@ export function recipeFrom(parts: {
     const amount = read.amount * each
     return { id, ...read, amount, ...(group === undefined ? {} : { group }) }
   })
-  const { steps, unused } = stepsOf(parts.method, ingredients, parts.name)
+  const { steps, unused } = stepsOf(
+    soakedBefore(parts.method, ingredients),
+    ingredients,
+    parts.name,
+  )
   const doubts = [...parts.doubts]
   if (!steps.length) doubts.push('no steps were found in the text')
   const used = new Set(steps.flatMap((s) => s.uses))
@@ -60,4 +64,18 @@ export function recipeFrom(parts: {
     if (!used.has(id) && !atTable.includes(id)) doubts.push(`no step takes it: ${item}`)
   for (const sentence of unused) doubts.push(`nothing to do was read in: ${sentence}`)
   return { name: parts.name, serves: eaters, ingredients, steps, doubts }
+}
+
+const SOAKED =
+  /\b(the ([a-z]+(?: [a-z]+)?)),? (?:which|that) (?:(?:i|you|we)(?:'ve| have)?|has been|have been|was|were) (?:already )?(soaked (?:for |in )[^,.;]*\d?[^,.;]*)/gi
+
+/** `Add the barley, which I've soaked for an hour`: said of it in the list instead, where soaking is a step. */
+function soakedBefore(method: string, ingredients: IngredientRead[]): string {
+  return method.replace(SOAKED, (whole, what: string, name: string, how: string) => {
+    const word = namesOf(name).at(-1)
+    const i = ingredients.find((x) => word !== undefined && namesOf(x.item).includes(word))
+    if (!i) return whole
+    i.preparation = [i.preparation, how.trim()].filter(Boolean).join(', ')
+    return what
+  })
 }

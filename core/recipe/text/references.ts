@@ -38,7 +38,10 @@ const CATEGORIES: [RegExp, RegExp][] = [
     /\bcheeses?\b/,
     /\b(?:cheddar|parmesan|mozzarella|feta|gruy[eè]re|halloumi|gouda|emmental|pecorino|ricotta)\b/,
   ],
-  [/\bpasta\b/, /\b(?:spaghetti|penne|macaroni|fusilli|rigatoni|linguine|tagliatelle|farfalle)\b/],
+  [
+    /\bpasta\b/,
+    /\b(?:spaghetti|penne|macaroni|fusilli|rigatoni|linguine|tagliatelle|pappardelle|farfalle|ditalini|orecchiette|conchiglie|cavatappi|ziti|tortellini|ravioli|orzo)\b/,
+  ],
   [/\brice\b(?! (?:cooker|vinegar|noodles|flour))/, /\b(?:basmati|arborio|jasmine|carnaroli)\b/],
   [/\bflorets?\b/, /\b(?:broccoli|cauliflower|romanesco)\b/],
   [/\bberries\b/, /\b[a-z]*berr(?:y|ies)\b/],
@@ -163,7 +166,7 @@ export const bareOf = (text: string) =>
     .replace(FOR_THE, '')
     // `Flake the fish, keep the milk`: nothing is done to that now.
     .replace(
-      /,? (?:and )?\b(?:keep|reserve|save)(?:ing)? (?:back )?the (?:poaching |cooking )?(?:milk|liquid|liquor|stock|water)\b(?! (?:warm|hot|in)\b)/gi,
+      /,? (?:and )?\b(?:keep|reserve|save)(?:ing)? (?:back )?(?:the )?(?:poaching |cooking )?(?:milk|liquid|liquor|stock|water)\b(?! (?:warm|hot|in)\b)/gi,
       ' ',
     )
     // `Mix the dry things except the cranberries`.
@@ -172,7 +175,7 @@ export const bareOf = (text: string) =>
       /,? (?:and )?(?:tip|pour|drain|spoon) (?:away|off) (?:any |all |most of )?(?:the )?(?:excess )?fat\b/gi,
       ' ',
     )
-    .replace(/\bfish out\b/gi, 'lift out')
+    .replace(/(?<!\b(?:lift|take|scoop) )\bfish out\b/gi, 'lift out')
     .replace(/,? (?:throwing away|discarding|binning|leaving) (?:any |all )?the [^,;.]*/gi, ' ')
     .replace(/\bthe fat (?:off|from) the (juices|liquid|stock|broth|sauce|gravy)\b/gi, 'the $1')
     .replace(/^(?:meanwhile|in the meantime|at the same time)\b[\s,:]*/i, '')

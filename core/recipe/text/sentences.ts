@@ -1,5 +1,6 @@
 import { lowerFirst, upperFirst } from '../casing'
 import { inCommands } from './fewWords'
+import { inParts, withVerbs } from './leftOut'
 import { singular } from './ingredientLine'
 
 /** Stands for a full stop that ends no sentence. */
@@ -25,7 +26,7 @@ export function sentencesOf(method: string): string[] {
       .trim()
     if (!line || isHeading(line)) continue
     // `Whisk the dry stuff in one bowl and the wet in another`: two things to do.
-    const twoBowls = line.replace(
+    const twoBowls = inParts(line).replace(
       /\b(\w+) (?:all )?the (dry|wet)(?: (?:stuff|things|bits|ingredients|mix))?( in (?:one|a) (?:[a-z]+ )?bowl),? (?:and )?the (dry|wet)(?: [a-z]+)? in (?:another|a second)(?: (?:bowl|jug))?/gi,
       (_, verb: string, one: string, where: string, other: string) =>
         `${verb} the ${one} ingredients${where}. ${upperFirst(verb)} the ${other} ingredients in another bowl`,
@@ -106,7 +107,7 @@ const BOWL_FIRST =
 
 /** `The meat goes in boxes in the fridge` as a command. */
 export const asCommand = (text: string) =>
-  inCommands(text)
+  inCommands(withVerbs(text))
     // `Prove for 45 minutes, heating the oven to 220C towards the end`.
     .replace(
       /,? (?:and |while )?(?:pre-?)?heating (the oven to \d[^,.;]*?)(?: (?:towards|at|near) the end| meanwhile| in the meantime)?(?=[.,;]|$)/i,

@@ -368,14 +368,20 @@ export class Sourcing {
     const pan = current?.lifted ? usedLast.get(current.where.vessel ?? '') : undefined
     const intoPan =
       fresh.length > 0 && !found.size && !order.length && !anew && !mention.vessels.length
-    const puts = HOB.has(mention.work) || /^(?:add|melt|put|pour|tip|throw)\b/.test(lower)
+    const puts =
+      HOB.has(mention.work) ||
+      /^(?:(?:turn|lower|raise|reduce) (?:the )?heat[a-z ]{0,12},? (?:and )?)?(?:add|melt|put|pour|tip|throw)\b/.test(
+        lower,
+      )
     if (pan !== undefined && intoPan && puts) order.push(pan)
     // `Drain the beans and mix with the sweet potato`, `dice them, and soften in the fat`.
     const mixed = MIXED_WITH.test(lower) && found.size > 0
     const inFat = order.length > 0 && !found.size && !fresh.length
     const stands = current?.where.vessel === undefined || current.where.vessel === 'bowl'
     if (current && mention.goesOn && (mixed || (inFat && stands))) found.add(current)
-    if (!found.size && !order.length && !after.length) {
+    const own = anew || mention.vessels.length ? undefined : this.madeUnder(taking)
+    if (own) found.add(own)
+    else if (!found.size && !order.length && !after.length) {
       const on = goesOnFrom(this.kept, mention, lower, fresh, anew)
       if (on) found.add(on)
     } else if (BASE_LAYER.test(lower)) return
@@ -383,6 +389,21 @@ export class Sourcing {
     else if (current?.base && mention.vessels.some((k) => OVEN_SHAPES.has(k))) found.add(current)
     else if (current && !order.length && !anew && isJoined(this.kept, mention, lower, fresh))
       found.add(current)
+  }
+
+  /** `Squeeze in the lime` of the chilli when the tortillas have been made: to what is cooked under its heading. */
+  private madeUnder({ mention, lower, found, order, after, fresh }: Taking): Thread | undefined {
+    const { kept } = this
+    const { current } = kept
+    const goesIn = /^(?:add|stir in|tip in|squeeze in|stir through|season|finish)\b/.test(lower)
+    if (!goesIn || mention.goesOn || !fresh.length || found.size || order.length || after.length)
+      return undefined
+    const groupOf = (id: string) => kept.ingredients.find((i) => i.id === id)!.group
+    const group = groupOf(fresh[0]!)
+    const isOwn = (id: string) => groupOf(id) === group
+    if (group === undefined || !fresh.every(isOwn) || !current || [...current.items].some(isOwn))
+      return undefined
+    return kept.open.findLast((t) => t !== current && t.cooked && [...t.items].some(isOwn))
   }
 
   /** `the same pan`: what is in it or, where that was lifted out, the pan alone. */
@@ -396,7 +417,7 @@ export class Sourcing {
     if (mention.vessels.some((k) => this.kept.prepared.has(k))) return undefined
     const kinds = mention.vessels.length
       ? mention.vessels.map((k) => (k === 'tin' && this.kept.isRoasting() ? 'tray' : k))
-      : ['frying-pan', 'pot', 'tray', 'oven-dish', 'pressure-cooker']
+      : this.kindsOfPan(mention)
     const open = this.kept.all.filter(
       (t) => !t.closed && t.where.vessel !== undefined && kinds.includes(t.where.vessel),
     )
@@ -416,8 +437,21 @@ export class Sourcing {
     return step >= 0 ? { step } : undefined
   }
 
+  /** Where `the pan` may be: on the hob what was fried in, though the meat is in its tin by now. */
+  private kindsOfPan({ work }: Mention): string[] {
+    const onHob = HOB.has(work)
+      ? ['frying-pan', 'pot'].filter((k) => this.kept.usedLast.has(k))
+      : []
+    return onHob.length ? onHob : ['frying-pan', 'pot', 'tray', 'oven-dish', 'pressure-cooker']
+  }
+
   /** `Fluff it up`, `turn the salmon in it`: what was worked on last. */
-  private speaksOfIt(lower: string, mention: Mention): boolean {
+  private speaksOfIt(whole: string, mention: Mention): boolean {
+    // `Get the dripping smoking in a casserole, then brown it`: in what was made hot for it.
+    const lower = whole.replace(
+      /^(?:heat|warm|melt|get)\b[^.;]{3,80}?, then (?=[a-z]+ (?:it|them)\b)/,
+      '',
+    )
     if (mention.meanwhile) return false
     if (/\beach (?:batch|panful|lot|one|piece|cake|ball|round)\b/.test(lower))
       return !productsIn(inputOf(lower, mention.work)).some((n) =>

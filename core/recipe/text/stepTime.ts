@@ -160,7 +160,7 @@ function goesIn(
       line,
     ) || /\b(?:each|every|a|per) (?:batch|panful|lot|load|go|round)\b[^.;]*\d/.test(line)
   const batches =
-    /\b(?:in|into|as) (?:about )?(\d+|a couple of) (?:equal )?(?:batches|panfuls|lots|loads|goes|rounds|pans)\b/.exec(
+    /\b(?:(?:in|into|as) (?:about )?)?(\d+|a couple of) (?:equal )?(?:batches|panfuls|lots|loads|goes|rounds|pans)\b/.exec(
       line,
     )?.[1]
   if (batches && each) return batches.startsWith('a') ? 2 : Number(batches)

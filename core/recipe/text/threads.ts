@@ -87,7 +87,7 @@ const KEEPS_LIQUID =
 export const SERVES =
   /^(?:serve|eat|dish up|plate)\b|^(?:put|pile|set) (?:everything|it all|the lot) on the table\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast|reheat|warm|heat)\b)/
 const LIFTS =
-  /^(?:grind|pound)\b|\bremove (?:it |them )?from (?:the )?(?:skillet|pan|pot|wok)\b|\b(?:lift|take|remove|removing|lifting|transferring|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board|colander)\b|\blift (?:the|out)\b/
+  /^(?:grind|pound)\b|\bremove (?:it |them )?from (?:the )?(?:skillet|pan|pot|wok)\b|\b(?:lift|take|remove|removing|lifting|transferring|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board|colander)\b|\blift (?:the|out)\b|^put (?:it |them |the [a-z]+ )?on an? (?:[a-z]+ )?(?:plate|board)\b/
 /** Lifted into what it goes on in. */
 const LIFTED_INTO =
   /\b(?:into the|to the) (?:slow|pressure)|\binto an? (?:[a-z-]+ ){0,3}(?:dish|tin|tray)\b/
@@ -238,7 +238,7 @@ export class Threads {
     if (KEEPS_LIQUID.test(lower)) this.liquid = step
     // What meat or bones were cooked in is a stock, where the list has none.
     if (IN_LIQUID.has(mention.work) && this.hasMeat(thread))
-      for (const name of LIQUOR)
+      for (const name of [...LIQUOR, ...(this.hasSauce ? [] : ['sauce', 'gravy'])])
         if (!this.ingredients.some((i) => namesOf(i.item).includes(name))) thread.names.add(name)
     // What the juices of a roast are boiled down to.
     if (IN_LIQUID.has(mention.work) && /\bjuices\b/.test(lower) && !this.hasMeat(thread))
@@ -267,6 +267,15 @@ export class Threads {
     // A pan is the same though what was browned in it has been lifted out.
     if (where.vessel && mention.work !== 'cut' && (!thread.lifted || cooks(mention.work)))
       this.usedLast.set(where.vessel, step)
+  }
+
+  /** A sauce or a gravy is made by itself, or listed. */
+  private get hasSauce(): boolean {
+    const isOne = (text: string | undefined) => /\b(?:sauce|gravy)\b/i.test(text ?? '')
+    return (
+      this.ingredients.some((i) => isOne(i.item) || isOne(i.group)) ||
+      this.all.some((t) => [...t.names].some(isOne) && !this.hasMeat(t))
+    )
   }
 
   /** A word about what was done last that is no step of its own: something may be lifted out. */
@@ -428,11 +437,17 @@ export class Threads {
     return first !== undefined && groups.every((g) => g === first) ? first : undefined
   }
 
+  /** `2 eggs, hard boiled`: cooked before they go in, whatever they are called. */
+  broughtAs(id: string): string {
+    const { item, preparation = '' } = this.ingredients.find((i) => i.id === id)!
+    return /\b(?:boiled|cooked)\b/.test(preparation) ? `boiled ${item}` : item
+  }
+
   /** Whether a step has raw meat, fish or egg in it. */
   isRaw(sources: Sources): boolean {
     return (
       [sources.main, ...sources.others].some((t) => t?.raw) ||
-      sources.fresh.some((id) => isRaw(this.item(id)))
+      sources.fresh.some((id) => isRaw(this.broughtAs(id)))
     )
   }
 }

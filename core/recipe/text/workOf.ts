@@ -199,6 +199,9 @@ function cookedHow(
   const browns = /\b(?:golden|brown|browned|puffed|crisp)\b/.test(text)
   if (where.heated === 'bake' && browns && !onFire && !named.some((k) => VESSELS.has(k)))
     return 'bake'
+  // `35 minutes`, of what lies in its dish when the oven has been heated.
+  const bare = /^(?:for |about )*\d[^,.;]*(?:minutes?|mins?|hours?|hrs?)\W*$/.test(plain(text))
+  if (bare && where.oven !== undefined && OVEN_SHAPES.has(where.vessel ?? where.dish)) return 'bake'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
   if (BATTER.test(about) && !where.wet) return 'fry'

@@ -1,0 +1,153 @@
+import { lowerFirst, upperFirst } from '../casing'
+import { VERB_OF } from './lexicon'
+
+/** `Rest 10 minutes while you reduce the juices - 5 minutes`: what is done beside it takes its own time. */
+const WHILE_YOU_DO =
+  / while (?:you|i|we) (?!make\b|prepare\b|get\b|do\b|wait\b|deal\b|see\b)([a-z]+) ((?:the|your|a|some|both) [^.;]*\d ?(?:minutes?|mins?)\b[^.;]*)(?=[.;]|$)/i
+/** `When everything is cold: grains, veg, halloumi`. */
+const WHEN_COLD =
+  /(^|[.!?] )(?:when|once) (?:everything|it all|it['’]s all|all of it) (?:is |has )?(?:gone )?(?:stone |completely |quite )?(?:cold|cooled?(?: down)?)(?:[:,] *)(?=[a-z])/gi
+
+/** `For the tortillas mix everything`: a comma is missing. */
+const FOR_WHICH = /((?:^|[.!?] )For the [a-z]+) ([a-z]+) (?=([a-z]+) )/g
+
+/** A line with sentences that hold two things to do, each with its own time, as two sentences. */
+export const inParts = (line: string): string =>
+  line
+    // `Rest the duck while you reduce the juices in the tin`: it is out of its tin by then.
+    .replace(
+      /(^|[.!?] )(?:let )?(?:the ([a-z]+(?: [a-z]+)?) rest|rest the ([a-z]+(?: [a-z]+)?))(?= [^.;]* while (?:you|i|we) [a-z]+ [^.;]*\b(?:juices|gravy|tin)\b)/gi,
+      (_, before: string, one: string, other: string) =>
+        `${before}Lift the ${one ?? other} onto a board and rest`,
+    )
+    .replace(WHILE_YOU_DO, (whole, verb: string, what: string) =>
+      VERB_OF.has(verb.toLowerCase()) ? `. Meanwhile, ${verb.toLowerCase()} ${what}` : whole,
+    )
+    .replace(FOR_WHICH, (whole, lead: string, next: string, third: string) => {
+      if (VERB_OF.has(next)) return `${lead}, ${next} `
+      return VERB_OF.has(third) ? `${lead} ${next}, ` : whole
+    })
+    .replace(
+      WHEN_COLD,
+      (_, before: string) =>
+        `${before}Spread everything out on plates to cool. Pack into the boxes `,
+    )
+
+const HEAT_TURNED = String.raw`(?:turn|lower|raise|put) (?:the )?heat (?:up|down)|(?:turn|lower|raise) (?:it )?(?:up|down)`
+const PLACE = String.raw`(?:sauce)?pan|pot|bowl|tin|dish|tray|casserole|jug`
+/** `Peeled`, `quartered`, `diced` as commands: what is said of a vegetable that has yet to be cut. */
+const TO_DO = /^(peel|quarter|halv|dic|slic|chop|scrubb|trimm|cub|grat)ed$/
+const COMMAND: Record<string, string> = { halv: 'halve', dic: 'dice', slic: 'slice' }
+const MORE: Record<string, string> = { scrubb: 'scrub', trimm: 'trim', cub: 'cube', grat: 'grate' }
+const commandOf = (participle: string) => {
+  const stem = TO_DO.exec(participle.toLowerCase())?.[1]
+  return stem && (COMMAND[stem] ?? MORE[stem] ?? stem)
+}
+
+/** Whether a sentence begins with a command: `boil the sauce down`. */
+const isCommand = (text: string) => VERB_OF.has(/^[a-z]+/i.exec(text)?.[0].toLowerCase() ?? '')
+
+/** `Put the potatoes on: peeled, quartered, cold salted water, 20 mins from the boil`. */
+const PUT_ON =
+  /^(meanwhile, )?put (the [a-z]+(?: [a-z]+)?) on: ([^.;]+?), (\d{1,2}(?:-\d{1,2})?) ?(?:minutes?|mins?)(?: from (?:the|when it) boils?)?(?=[.;]|$)/i
+
+/** Sentences whose verb is left out or stands elsewhere, as commands. */
+export const withVerbs = (text: string): string =>
+  text
+    // `When the plums go in, put the potatoes on`: beside it.
+    .replace(
+      /^(?:when|as|once) the [a-z]+(?: [a-z]+)? (?:go|goes|come|comes) (?:in|out|on|off)(?: the oven| to the oven)?, (?=[a-z])/i,
+      'Meanwhile, ',
+    )
+    .replace(PUT_ON, (whole, lead: string | undefined, what: string, how: string, time: string) => {
+      const words = how.split(/,\s*/)
+      const cuts = words.flatMap((w) => commandOf(w) ?? [])
+      const water = words.find((w) => /\bwater\b/i.test(w))
+      if (!water) return whole
+      const cut = cuts.length ? `${cuts.join(' and ')} ${what}, ` : ''
+      return `${lead ?? ''}${cut}put ${cuts.length ? 'them' : what} in a pan of ${water}, boil for ${time} minutes`
+    })
+    // `Meat back in along with any juices, stock, herbs`.
+    .replace(
+      /^((?:the )?[a-z]+(?: [a-z]+)?) back in(?:to the (?:pan|pot))?(?: along)? with (?:any |all |the )?(?=[a-z])/i,
+      (_, what: string) =>
+        `Return the ${lowerFirst(what.replace(/^the /i, ''))} to the pan with the `,
+    )
+    .replace(/\bthe fat (?:comes|lifts|peels|will come) off\b/i, 'lift the fat off')
+    // `Turn the heat down, veg in, 10 minutes`.
+    .replace(
+      new RegExp(
+        String.raw`^(${HEAT_TURNED}), ((?:the )?[a-z]+(?:(?:,| and| &) [a-z]+)*) in(?=[,.;]|$)`,
+        'i',
+      ),
+      '$1, add $2',
+    )
+    // `Cool it, then fridge overnight`.
+    .replace(
+      /,? (?:and )?then (?:into )?(?:the )?(fridge|freezer) (?=overnight|for\b|until|till|\d)/i,
+      ', then put in the $1 ',
+    )
+    // `Rest of butter into saucepan`.
+    .replace(
+      new RegExp(
+        String.raw`^((?:the )?rest of (?:the )?)([a-z]+(?: [a-z]+)?) in(?:to)? ((?:an?|the) )?(${PLACE})\b`,
+        'i',
+      ),
+      'Put the rest of the $2 into a $4',
+    )
+    // `Start them in a cold dry frying pan`.
+    .replace(/^start (them|it|the [a-z]+(?: [a-z]+)?) (?:off )?in (?=an? )/i, 'Fry $1 in ')
+    // `Turn, 2 mins, into a roasting tin`.
+    .replace(
+      /^turn, (\d{1,2}) ?(?:minutes?|mins?), (?:then )?into (?=an? |the )/i,
+      'Turn, fry for $1 minutes, then put into ',
+    )
+    // `Griddle in a hot dry pan`.
+    .replace(/^griddle (?=in|on|for|over|until|till|the\b|them|it\b|both)/i, 'Fry ')
+    // `The rabbit comes out`, `sauce boils down 10 minutes, cream in, meat in`.
+    .replace(
+      /^(the [a-z]+(?: [a-z]+)?) comes? out(?=[,.;]| and\b|$)/i,
+      (_, what: string) => `Take ${lowerFirst(what)} out`,
+    )
+    .replace(
+      /^(?:the )?([a-z]+) boils? down (?:for )?(?=\d)/i,
+      (_, what: string) => `Boil the ${lowerFirst(what)} down for `,
+    )
+    .replace(
+      /, (?:the )?([a-z]+(?: and [a-z]+)?) in(?=(?:, (?:the )?[a-z]+ in)*[.;]|(?:, (?:the )?[a-z]+ in)*$)/gi,
+      (whole, what: string, _at: number, said: string) =>
+        !isCommand(said) || (VERB_OF.has(what.toLowerCase()) && what !== 'cream')
+          ? whole
+          : `, add the ${what}`,
+    )
+    // `All in the pie dish`, `all into a pot`.
+    .replace(
+      new RegExp(String.raw`^(?:it )?all in(?:to)? ((?:an?|the) (?:[a-z-]+ )?(?:${PLACE}))\b`, 'i'),
+      'Put everything in $1',
+    )
+    // `Cold and in the refrigerator until tomorrow`.
+    .replace(
+      /^cold,? (?:and )?(?:then )?(?:in(?:to)? )?the (fridge|refrigerator) (?:un)?til(?:l)? (?:tomorrow|(?:the )?next day)/i,
+      'Leave to go cold, then put in the $1 overnight',
+    )
+    .replace(/\b(?:un)?til(?:l)? tomorrow\b/i, 'overnight')
+    // `I put flour on, then cider, mustard and the bacon`.
+    .replace(
+      /^((?:then |now )?(?:i |you |we )?)put (?:the )?(flour|sugar|salt|cheese|herbs|spices) on, then /i,
+      '$1add the $2, then add the ',
+    )
+    // `Out of the tin onto a rack straight away`.
+    .replace(
+      /^(?:straight )?out of (the (?:tin|tins|dish|tray|pan)) (?:and )?(on ?to|to) (?=an? |the )/i,
+      'Turn out of $1 onto ',
+    )
+    // `Four sets of folds, one every 30 minutes`.
+    .replace(
+      /^(?:give it |do )?(?:about )?([a-z]+|\d) sets? of (?:stretch(?:es)? and )?folds,? (?:one )?(?:every|each|at intervals of) (?=(?:half an hour|\d))/i,
+      (_, many: string) => `Stretch and fold ${lowerFirst(many)} times, every `,
+    )
+    // `Scatter.`: over what was made before it.
+    .replace(
+      /^(scatter|sprinkle|strew)[.\s]*$/i,
+      (_, verb: string) => `${upperFirst(verb.toLowerCase())} over`,
+    )
