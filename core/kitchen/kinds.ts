@@ -72,6 +72,10 @@ export interface Kind {
   anyway?: true
   /** What together does the same work where there is none of it. */
   insteadOf?: readonly string[]
+  /** How it is done then, as one says it, where that is otherwise than the step says. */
+  instead?: string
+  /** How much longer it takes then. */
+  slower?: number
   usual: StationInput
 }
 type Facts = Omit<Kind, 'one' | 'many' | 'usual'> & { many?: string }
@@ -106,19 +110,27 @@ export const KINDS: Readonly<Record<string, Kind>> = {
   'rice-cooker': kind(
     'rice cooker',
     machine('rice-cooker', 'Rice cooker', { size: 2, wash: { seconds: 90 } }),
-    { size: 'litres', insteadOf: ['pot', 'burner'] },
+    { size: 'litres', insteadOf: ['pot', 'burner'], instead: 'in a pot' },
   ),
   'air-fryer': kind(
     'air fryer',
     machine('air-fryer', 'Air fryer', { size: 4, wash: { seconds: 120 } }),
     { size: 'litres' },
   ),
-  microwave: kind('microwave', machine('microwave', 'Microwave'), { insteadOf: ['pot', 'burner'] }),
+  microwave: kind('microwave', machine('microwave', 'Microwave'), {
+    insteadOf: ['pot', 'burner'],
+    instead: 'in a pot',
+  }),
   processor: kind('processor', machine('processor', 'Food processor', { wash: { seconds: 90 } })),
   blender: kind('blender', machine('blender', 'Blender', { wash: { seconds: 30 } }), {
     insteadOf: ['stick-blender'],
   }),
-  mixer: kind('mixer', machine('mixer', 'Mixer', { wash: { seconds: 60 } })),
+  mixer: kind('mixer', machine('mixer', 'Mixer', { wash: { seconds: 60 } }), {
+    insteadOf: ['bowl'],
+    instead: 'by hand in a bowl',
+    // An estimate of ours.
+    slower: 1.5,
+  }),
   'outdoor-grill': kind(
     'outdoor grill',
     machine('outdoor-grill', 'Outdoor grill', { walk: 1, wash: { seconds: 240 } }),

@@ -48,12 +48,21 @@ export function packsIn(i: Ingredient): number | undefined {
   return (i.amount * own) / (i.pack.amount * IN_SMALL[i.pack.unit]!)
 }
 
+/** Fat to cook in: nobody takes a pinch of it. */
+const FAT = /\b(?:oil|butter|ghee|dripping|lard)\b/i
+
 /** An ingredient as the format has it; what states no amount is a pinch, or a spoonful. */
 export const ingredientOf = (read: Omit<IngredientRead, 'id'>): Omit<Ingredient, 'id'> => ({
   item: read.item.slice(0, 300),
   amount: read.amount > 0 ? read.amount : 1,
   unit:
-    read.amount > 0 ? read.unit : read.counted ? 'piece' : isLiquid(read.item) ? 'tbsp' : 'pinch',
+    read.amount > 0
+      ? read.unit
+      : read.counted
+        ? 'piece'
+        : isLiquid(read.item) || FAT.test(read.item)
+          ? 'tbsp'
+          : 'pinch',
   ...(read.counted ? { counted: read.counted } : {}),
   ...(read.preparation ? { note: read.preparation.slice(0, 300) } : {}),
   ...(read.pack ? { pack: read.pack } : {}),

@@ -6,6 +6,8 @@ import { withLastMinutes } from './lastMinutes'
 import { withPrep } from './prep'
 import { durationsIn } from './text/durations'
 import { isMeat } from './text/foods'
+import { namesOf, type IngredientRead } from './text/ingredientLine'
+import { plain } from './text/plain'
 import { leavesIn } from './text/leaves'
 import { softens } from './flow'
 import { lawOf } from './work'
@@ -52,11 +54,29 @@ export function plannable(read: RecipeRead, id: string, mark: string): RecipeInp
     name: read.name.slice(0, 300),
     mark,
     serves: read.serves,
-    ingredients: read.ingredients.map((i) => ({ id: i.id, ...ingredientOf(i) })),
+    ingredients: read.ingredients.map((i) => ({ id: i.id, ...ingredientOf(asStated(i, steps)) })),
     steps: steps.map((s) => stepOf(s, dropped)),
     ...(store ? { store } : {}),
     ...(leaves.length ? { leaves } : {}),
   }
+}
+
+/** `Olive oil`, of which the steps take two tablespoons and then one: as much as they say. */
+function asStated(i: IngredientRead, steps: readonly StepRead[]): IngredientRead {
+  const name = namesOf(i.item).at(-1)
+  if (i.amount > 0 || name === undefined) return i
+  const stated = new RegExp(
+    String.raw`(\d+(?:\.\d+)?) ?(tbsp|tablespoons?|tsp|teaspoons?|ml|g) (?:of )?(?:the )?(?:[a-z]+ )?${name}\b`,
+    'g',
+  )
+  const all = steps
+    .filter((s) => s.uses.includes(i.id))
+    .flatMap((s) => [...plain(s.do).matchAll(stated)])
+    .map((m) => [Number(m[1]), m[2]!.replace(/^table.*/, 'tbsp').replace(/^tea.*/, 'tsp')] as const)
+  const [first] = all
+  if (!first || all.some(([, unit]) => unit !== first[1])) return i
+  const amount = all.reduce((sum, [many]) => sum + many, 0)
+  return { ...i, amount, unit: first[1] as IngredientRead['unit'] }
 }
 
 /** Litres that a serving takes in the cold, where nothing says: an estimate of ours. */

@@ -201,19 +201,25 @@ function deed(i: IngredientRead): string | undefined {
   const found = [...said.matchAll(WORD)]
   if (!found.length) {
     const into =
-      /^(?:in|into) (?:\w+ )*(?:chunks|rings|wedges|strips|cubes|pieces|dice|batons|slices|ribbons)\b/.exec(
+      /(?:^|, )((?:in|into) (?:\w+ )*(?:chunks|rings|wedges|strips|cubes|pieces|dice|batons|slices|ribbons))\b/.exec(
         said,
-      )
-    return into ? `Cut the ${i.item} ${into[0]}` : undefined
+      )?.[1]
+    // `1 cm dice`.
+    const size =
+      /^(?:about )?(\d[\d.]* ?(?:cm|mm|inch) (?:chunks|cubes|pieces|dice|slices|rounds))\b/.exec(
+        said,
+      )?.[1]
+    return into ? `Cut the ${i.item} ${into}` : size ? `Cut the ${i.item} into ${size}` : undefined
   }
   const verbs = found.map((m) => {
     const manner = /([a-z]+ly )$/.exec(said.slice(0, m.index))?.[1] ?? ''
     return `${manner}${DONE[m[0]]}`
   })
   const last = found.at(-1)!
-  const tail = /^\s*((?:in|into|to|about|\d)[^,;(]*)/.exec(
-    said.slice(last.index + last[0].length),
-  )?.[1]
+  const tail =
+    /^\s*((?:(?:lengthways|lengthwise|crossways|across|thinly) )?(?:in|into|to|about|\d)[^,;(]*)/.exec(
+      said.slice(last.index + last[0].length),
+    )?.[1]
   const all = [...new Set(verbs)].join(' and ')
   return `${upperFirst(all)} the ${i.item}${tail ? ` ${tail.trim()}` : ''}`
 }

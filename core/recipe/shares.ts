@@ -83,7 +83,9 @@ export function sharesOf(recipe: Recipe): Map<string, Map<string, number>> {
         )
       const rest = left.get(id)!
       // `Half the spinach mixture`, of spinach that is all in: none of it comes to this.
-      const share = said === 'rest' || rest <= 0 ? rest : (said ?? (there ? 0 : rest))
+      // `500 g of the cooked chickpeas`: weighed as they are by now.
+      const made = there && /\bcooked\b/i.test(step.do)
+      const share = said === 'rest' || rest <= 0 ? rest : made ? 0 : (said ?? (there ? 0 : rest))
       shares.set(id, share)
       if (GETS_READY.has(step.work)) continue
       left.set(id, Math.max(0, rest - share))

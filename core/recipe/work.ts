@@ -73,5 +73,11 @@ export const cooks = (kind: WorkKind) => COOKING.has(kind)
 /** Minutes of frying by which raw meat or fish is done rather than browned: an estimate of ours. */
 const FRIED_THROUGH = 9
 /** Whether raw food is done after so many minutes of it: browning leaves it raw inside, and brief frying meat. */
-export const cooksThrough = (kind: WorkKind, minutes: number, flesh: boolean) =>
-  cooks(kind) && kind !== 'brown' && !(kind === 'fry' && flesh && minutes < FRIED_THROUGH)
+export const cooksThrough = (kind: WorkKind, minutes: number, flesh: boolean, words = '') =>
+  cooks(kind) &&
+  ((kind !== 'brown' && !(kind === 'fry' && flesh && minutes < FRIED_THROUGH)) ||
+    (minutes >= BROKEN_THROUGH && BROKEN_UP.test(words)))
+/** Mince that is broken up as it fries: the heat gets to all of it in so many minutes, an estimate of ours. */
+const BROKEN_UP =
+  /\bbreak(?:ing)? (?:it|them|up|the)\b|\bcrumbl(?:e|ing)\b|\bno longer pink\b|\bcooked through\b/i
+const BROKEN_THROUGH = 6

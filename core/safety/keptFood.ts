@@ -29,7 +29,11 @@ export const KEPT_FOOD: Hazard[] = [
     find: (v) =>
       first(
         v.steps.filter(
-          (s) => putsAway(s) && !isDryBake(v, s) && !v.later(s).some((l) => cooks(l.step.work)),
+          (s) =>
+            putsAway(s) &&
+            !isDryBake(v, s) &&
+            !HOT_JARS.test(s.step.do) &&
+            !v.later(s).some((l) => cooks(l.step.work)),
         ),
         'Into the fridge or freezer within two hours of leaving the heat, one in a hot kitchen, in shallow boxes: warm food keeps germs growing.',
       ),
@@ -118,6 +122,8 @@ const isDoughOnly = (view: View, id: string) => {
 }
 
 /** Cakes, bars and bread keep dry in a tin: nothing in them wants the cold. */
+/** Closed hot in its jars, it is kept so. */
+const HOT_JARS = /\b(?:hot|warm|sterili[sz]ed|clean) (?:[a-z]+ )?(?:jars?|bottles?)\b/i
 const isDryBake = (view: View, { items }: SeenStep) =>
   any(items, /\b(?:flour|oats)\b/) &&
   !items.some(isMeat) &&

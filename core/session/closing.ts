@@ -149,7 +149,8 @@ function boxedFirst(recipe: Recipe): Recipe {
   }
   const thenPacked = (s: Step) => {
     const next = recipe.steps.filter((n) => n.after.some((a) => a.step === s.id))
-    return next.length > 0 && next.every((n) => n.work === 'pack')
+    // `Portion into tubs` says itself how it is divided.
+    return next.length > 0 && next.every((n) => n.work === 'pack' && !INTO.test(n.do))
   }
   const hotBefore = (s: Step) => s.after.some((a) => lots.get(a.step)?.hot)
   const steps = recipe.steps.flatMap((s) => {
@@ -165,6 +166,7 @@ function boxedFirst(recipe: Recipe): Recipe {
   })
   return steps.length > recipe.steps.length ? { ...recipe, steps } : recipe
 }
+const INTO = /^(?:bag|box|lid|portion)\b|\b(?:boxes|tubs?|bags?|jars?|containers?|portions?)\b/i
 const POTS = new Set(['pot', 'slow-cooker', 'pressure-cooker', 'rice-cooker'])
 
 /** What is done only when it is eaten: what says so, and all that comes after it, with what goes in only then. */

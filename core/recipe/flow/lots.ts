@@ -77,7 +77,7 @@ function lotAfter(step: Step, inputs: Lot[], recipe: Pick<Recipe, 'ingredients'>
   const unnamed = raw && !named && !any('raw')
   const flesh = any('flesh') || (meat && raw) || unnamed
   if (cooks(step.work))
-    return cooksThrough(step.work, step.ways[0]!.minutes[1], flesh)
+    return cooksThrough(step.work, step.ways[0]!.minutes[1], flesh, step.do)
       ? { ...now, cooked: true, hot: true, dough: false }
       : { ...now, part: true, flesh, hot: true }
   const same = { ...now, raw, flesh, part: any('part'), cooked: any('cooked') }

@@ -63,6 +63,15 @@ export const STANDING: Rule[] = [
     source: `it goes on cooking until it is in cold water: ${OURS}`,
   },
   {
+    id: 'warm bread',
+    when: (_, a) =>
+      a.work === 'heat' && /\b(?:tortillas?|bread|naans?|pitt?as?|wraps?|rolls|buns)\b/i.test(a.do),
+    best: 5,
+    most: 15,
+    must: false,
+    source: `it goes cold and stiff: ${OURS}`,
+  },
+  {
     id: 'soaked hot',
     when: (_, a) => softens(a),
     best: 5,

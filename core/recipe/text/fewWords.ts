@@ -76,7 +76,12 @@ export function addsThings(text: string, foods: ReadonlySet<string>): string {
   const items = text.replace(/[.\s]+$/, '').split(/,\s*|\s+and\s+/)
   const isThing = (item: string) => {
     const words = item.toLowerCase().match(/[a-z]+/g) ?? []
-    const bare = words.filter((w) => !/^(?:a|the|ml|l|g|kg|tbsp|tsp|pinch|of|some)$/.test(w))
+    const bare = words.filter(
+      (w) =>
+        !/^(?:a|the|ml|l|g|kg|tbsp|tsp|pinch|of|some|splash|glug|remaining|rest|their|its|mugful|ladleful)$/.test(
+          w,
+        ),
+    )
     const named = bare.filter((w) => foods.has(foodWords(w)[0] ?? singular(w)) || w === 'water')
     return named.length > 0 && bare.every((w) => named.includes(w) || /(?:ed|en|ly)$/.test(w))
   }
@@ -89,6 +94,9 @@ export function addsThings(text: string, foods: ReadonlySet<string>): string {
   const lead = head.split(/ (?:and|\+|&) /)
   const goIn = lead.length > 1 && lead.every(isThing) && VERB_OF.has(next?.toLowerCase() ?? '')
   if (goIn && !VERB_OF.has(first)) return `Add ${lowerFirst(text)}`
+  // `Wine, let reduce`.
+  const [, one, then] = /^([a-z]+(?: [a-z]+)?), (let|leave|bubble|reduce)\b/i.exec(text) ?? []
+  if (one && then && isThing(one) && !VERB_OF.has(first)) return `Add the ${lowerFirst(text)}`
   const listed =
     items.length < 12 && items.every(isThing) && (items.length > 2 || isWhole(text, foods))
   return listed && !VERB_OF.has(first) ? `Add ${lowerFirst(text)}` : text
@@ -108,6 +116,9 @@ export const inCommands = (text: string): string =>
     .replace(/^(off the heat) (?=[a-z]+ (?:in|the|through|it)\b)/i, '$1, ')
     // `Layer up: potatoes, half the meat`.
     .replace(/^(layer|build|stack)(?: up)?: */i, '$1 ')
+    .replace(/^fill: */i, 'Fill with ')
+    // `Fish out the stalks`: no fish.
+    .replace(/^fish out (?=the |any )/i, 'Lift out ')
     // `It needs half an hour to settle before you cut it`.
     .replace(
       /^it (?:needs|wants) (.{3,30}?) to (settle|rest|stand|cool)\b[^.;]*/i,

@@ -62,7 +62,7 @@ const BREADS =
   /^(?:warm|toast|heat|grill) (?:up )?(?:the |some |your )?(?:[a-z]+ )?(?:flatbreads?|bread|tortillas?|naans?|pittas?|pitas?|rolls|buns|plates|bowls)\b/
 /** Cooks on with something that comes to it, and names nothing before that. */
 const WHILE_ADDING =
-  /^(?:fry|cook|roast|bake|grill|boil|simmer|poach|steam)(?: gently| on)? (?:for|until|till|in|over) [^;.]*\b(?:adding|stirring in|tipping in) the\b/
+  /^(?:fry|cook|roast|bake|grill|boil|simmer|poach|steam|process|blend|blitz|whizz|whisk|mix|beat)(?: gently| on)? (?:for|until|till|in|over) [^;.]*\b(?:adding|stirring in|tipping in) (?:the|ice|cold|more)\b/
 export const HOB = new Set<WorkKind>(['fry', 'brown', 'soften', 'simmer'])
 export const SECOND =
   /\b(?:separate|another|second|clean|different|other|fresh|dry) (?:\w+ )?(?:pan|pot|bowl|saucepan|skillet|dish|tray|tin|roasting tin)\b/
@@ -161,6 +161,9 @@ export function goesOnFrom(
   if (WATER.test(lower) || ICE.test(lower)) return undefined
   // `Warm the flatbreads`: bread that stands by, and not what was done last.
   if (!fresh.length && BREADS.test(lower) && !mention.uses.length) return undefined
+  const bread = (id: string) =>
+    /\b(?:bread|tortillas?|naans?|pitt?as?|rolls|buns|wraps)\b/.test(kept.item(id))
+  if (fresh.length && fresh.every(bread) && BREADS.test(lower)) return undefined
   // `Make six hollows, crack an egg into each`: in what is in the pan.
   if (
     /^make (?:[a-z0-9]+ )?(?:small |little )?(?:hollows?|wells?|dents?|holes?|dips?)\b/.test(lower)
@@ -208,7 +211,7 @@ export function goesOnFrom(
   if ((onlyMedium || alongside) && COOKS_IN.test(lower)) return current
   // `Mix with the flour and the yeast`: what was there is mixed with them.
   if (
-    /^(?:mix|combine|blend|blitz|whizz|pulse|process|beat|stir|toss|whisk|cover|top up|fill up|finish|dress|season|enrich|loosen|sharpen) (?:it |them |everything )?(?:in (?:a|the) (?:[a-z]+ )?(?:processor|blender) )?with\b/.test(
+    /^(?:mix|mash|crush|smash|squash|combine|blend|blitz|whizz|pulse|process|beat|stir|toss|whisk|cover|top up|fill up|finish|dress|season|enrich|loosen|sharpen) (?:it |them |everything )?(?:in (?:a|the) (?:[a-z]+ )?(?:processor|blender) )?with\b/.test(
       lower,
     )
   )

@@ -122,7 +122,9 @@ const leadsOn = (c: Clause, all: readonly Clause[]) =>
 
 /** More than putting a lid on: something goes in or over. */
 const carries = (text: string) =>
-  /^(?:add|stir|pour|tip|sprinkle|season|crack|drop|drizzle|scatter|put [^.;]* with)\b/i.test(text)
+  /^(?:add|stir|pour|tip|sprinkle|season|crack|drop|drizzle|scatter|divide|share|split|put [^.;]* with)\b/i.test(
+    text,
+  )
 /** Nothing to do but what goes with the step before. */
 export const isBesideOnly = (g: Group) =>
   BESIDE.test(g.verb) && g.work === 'assemble' && !/^turn (?:it |them )?out\b/i.test(g.text)

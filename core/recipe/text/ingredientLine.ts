@@ -92,7 +92,7 @@ const PACKS = new RegExp(
 )
 /** Words for what is counted, of whatever size. */
 export const COUNTS =
-  'cloves?|nests?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?|bags?(?= of)|bottles?|punnets?'
+  'cloves?|nests?|sprigs?|stalks?|sticks?|heads?|bulbs?|bunch(?:es)?|handfuls?|slices?|rashers?|leaves|leaf|tins?|cans?|jars?|packets?|packs?|cubes?|fillets?|knobs?|thumbs?|pieces?|ears?|drops?|sheets?|sachets?|glugs?|drizzles?|splash(?:es)?|spoonfuls?|bags?(?= of)|bottles?|glass(?:es)?|punnets?'
 const COUNT_WORDS = new RegExp(String.raw`^(?:${COUNTS})\b\s*`)
 /** Meat and fish out of a tin is cooked. */
 const TINNED = /\b(?:tins?|cans?|canned)\b/i
@@ -144,6 +144,11 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   const shown = shownLine(text)
   const doubts: string[] = []
   let line = plain(shown)
+    // `2 tbsp instant coffee dissolved in 1 tbsp boiling water`: how it goes in.
+    .replace(
+      /(?<=[a-z]) (?:dissolved |mixed |stirred |made up )?(in (?:\d[\d.]* ?(?:tbsp|tsp|ml) )(?:of )?(?:[a-z]+ )?water)\b/,
+      ', dissolved $1',
+    )
     // `Rabbit jointed by the butcher`: bought so.
     .replace(
       /,? (?:jointed|boned|cut up|portioned|prepared|skinned)(?: and [a-z]+)? by (?:the|your|a) butcher\b/,
@@ -155,7 +160,7 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
     .replace(/^(?:an? )?few (?=[a-z]+ (?:leaves|sprigs|stalks)\b)/, '3 ')
     // `Few shakes Worcestershire sauce`.
     .replace(
-      /^(?:an? )?(?:few |good )?(?:shakes?|drops|dashes|grinds?|drizzle|slosh|glugs?) (?:of )?(?=[a-z])/,
+      /^(?:an? )?(?:few |good )?(?:shakes?|drops|dashes|grinds?|drizzle|slosh|glugs?|squeeze) (?:of )?(?=[a-z])/,
       '',
     )
     .replace(

@@ -40,9 +40,7 @@ export function keepingsIn(text: string): Keeping[] {
       if (rest.test(part)) continue
       // `Freeze unbaked`: another dish than what comes out of the oven.
       if (
-        /\b(?:freeze|frozen|chill)\b[^,.;]*\bun(?:baked|cooked|iced|filled|dressed)\b/i.test(
-          sentence,
-        )
+        /\b(?:freeze|frozen|chill)\b[^,.;]*\bun-?(?:baked|cooked|iced|filled|dressed)\b/i.test(part)
       )
         continue
       const days = Math.max(0, ...durationsIn(part).map((d) => Math.floor(d.most / 1440)))

@@ -38,8 +38,10 @@ export function takeKinds(kept: Threads, taking: Taking): void {
     )
     taking.anew = true
   }
-  if (ALL.test(lower) && !begun && !rest && !isListed)
-    fresh.push(...kept.unnamed(fresh).map((i) => i.id))
+  if (ALL.test(lower) && !begun && !rest && !isListed) {
+    const not = usedIn(spared, kept.ingredients)
+    fresh.push(...kept.unnamed(fresh).flatMap((i) => (not.includes(i.id) ? [] : [i.id])))
+  }
   if (named !== undefined || (ALL.test(lower) && begun && !mention.goesOn && mention.label)) {
     const own = kept.ingredients.filter((i) => isUnder(i, named ?? mention.label))
     if (own.length && own.every((i) => !kept.isNamed(i.id))) {

@@ -101,7 +101,7 @@ export function layoutOf(text: string): Layout {
   }
   const [pieces] = lines.slice(0, 6).flatMap((l) => COMES_OF_IT.exec(l)?.[1] ?? [])
   // `Overnight oats x 5 jars`.
-  const times = /(?: |\()x ?(\d{1,2})(?: [a-z]+)?\)?$/i.exec(name)?.[1]
+  const times = /(?: |\()x ?(\d{1,2})(?: [a-z]+)?\)?(?: \([^)]*\))?$/i.exec(name)?.[1]
   // `One tart, 8 slices`: eaten by the slice.
   serves =
     eachFor(lines) ??

@@ -151,3 +151,64 @@ export const withVerbs = (text: string): string =>
       /^(scatter|sprinkle|strew)[.\s]*$/i,
       (_, verb: string) => `${upperFirst(verb.toLowerCase())} over`,
     )
+    // `Freeze half at this point - open freeze on the tray 2 hrs`.
+    .replace(
+      /^freeze (half|some) (?:at this point|now|here) ?[-–—:,] ?(open[ -]freeze|freeze) /i,
+      (_, what: string, verb: string) => `${upperFirst(verb.toLowerCase())} ${what} of them `,
+    )
+    // `Two big sheets of parchment, crossed, in a deep roasting tin`.
+    .replace(
+      /^(?:an?|two|three|\d) (?:[a-z]+ )?(?:sheets?|pieces?|layers?) of (parchment|foil|baking paper|paper)[^.;]*? in (an? (?:[a-z]+ ){0,3}(?:tin|dish|tray))\b/i,
+      'Line $2 with $1',
+    )
+    // `Potatoes and peppers in the middle with the rest of the marinade`.
+    .replace(
+      /^((?:the )?[a-z]+(?:(?:,| and| &) [a-z]+)*) (in the (?:middle|centre|bottom|base)|underneath|round the (?:edge|outside)|on (?:a|the) (?:baking )?(?:tray|sheet)) (?=with\b)/i,
+      (whole, what: string, where: string) =>
+        VERB_OF.has(what.split(/[ ,]/)[0]!.toLowerCase())
+          ? whole
+          : `Put the ${lowerFirst(what.replace(/^the /i, ''))} ${where} `,
+    )
+    // `Lamb onto a board under foil, 20 minutes`.
+    .replace(
+      /^((?:the )?[a-z]+) (?:on|onto|to) (an? (?:warm )?(?:board|plate|rack))([^.;,]*), (?:for )?(?=\d)/i,
+      (_, what: string, where: string, how: string) =>
+        `Lift the ${lowerFirst(what.replace(/^the /i, ''))} onto ${where}, leave to rest${how} for `,
+    )
+    // `Take the lamb out an hour ahead`.
+    .replace(
+      /^(take the [a-z]+(?: [a-z]+)? out)(?: of the fridge)? (an hour|half an hour|\d+ (?:minutes|mins|hours?)) (?:ahead|early|beforehand)\b/i,
+      '$1 of the fridge, leave to stand for $2',
+    )
+    // `High pressure 20 min`.
+    .replace(
+      /^(high|low|full) pressure (?:for )?(?=\d)/i,
+      (_, how: string) => `Cook at ${how.toLowerCase()} pressure for `,
+    )
+    // `Run 3 min`: the processor.
+    .replace(
+      /^run (?:it |the (?:machine|motor|processor) )?(?:for )?(?=\d|until|till)/i,
+      'Process for ',
+    )
+    // `And griddle them`.
+    .replace(
+      /\b(and|then) griddle (?=them\b|it\b|the\b|in\b|for\b)(them|it)?/i,
+      '$1 fry $2 on the griddle',
+    )
+    // `Skin first`.
+    .replace(/\bskin(?:[- ]side)? first\b/i, 'skin-side down first')
+    // `In the same fat the ham 2 min`.
+    .replace(
+      /^in the same (fat|oil|pan|pot),? (?:fry )?(the [a-z]+(?: and [a-z]+)?),? (?:for )?(\d[\d-]* ?(?:minutes?|mins?))\b/i,
+      'Fry $2 in the same $1 for $3',
+    )
+    // `12 min and 10 min of rest`.
+    .replace(
+      /(\d ?(?:minutes?|mins?)) and (\d+ ?(?:minutes?|mins?)) (?:of )?rest(?:ing)?\b/i,
+      '$1, then leave to rest for $2',
+    )
+    // `While it cooks make rice: 400 g, washed, 600 ml water, covered, 12 min`.
+    .replace(
+      /^(?:(?:while it (?:cooks|simmers|bakes)|meanwhile),? )?(?:make|do|prepare) (?:the |some )?(rice|pasta|couscous|bulgur|quinoa|potatoes): ([^.;]*?)(?:, | for )?(?=\d[\d-]* ?(?:minutes?|mins?)\b)/i,
+      'Meanwhile, cook the $1 ($2) for ',
+    )

@@ -24,7 +24,7 @@ export const VERBS: Verb[] = [
   },
   {
     words:
-      'get-the get-your sit-the sit-it sit-them bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle overlap garnish drizzle brush pile divide split share put take stack give place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
+      'spray get-the get-your sit-the sit-it sit-them bring scrape dimple assemble layer arrange fill stuff top spread pour ladle spoon scatter sprinkle overlap garnish drizzle brush pile divide split share put take stack give place transfer lay tip serve dot cover uncover return remove add lift skim discard turn flip reduce lower raise increase deglaze swirl finish plate wrap unwrap insert prick stand thread skewer tuck nestle submerge push drop crack strip reserve set-aside keep switch swap glaze decorate sandwich roll-up ice pipe stud taste adjust check squeeze baste scoop level dip dredge smooth unmould unmold invert slide loosen-edges lock open close seal cover-with',
     work: 'assemble',
     light: true,
   },
@@ -120,7 +120,7 @@ export const PHRASES: [RegExp, WorkKind][] = [
   [/\bhead[ -]start\b/, 'bake'],
   [/\b(?:ladle|decant)\b[^.;]*\b(?:containers?|tubs?|boxes|jars|bags)\b/, 'pack'],
   [
-    /\b(?:iced|ice[ -]cold) water\b|\b(?:plunge|refresh|transfer|run|cool)\b[^.;]*\bcold (?:running )?water\b/,
+    /(?<!\badd(?:ing)? (?:the |a little |some )?)\b(?:iced|ice[ -]cold) water\b|\b(?:plunge|refresh|transfer|run|cool)\b[^.;]*\bcold (?:running )?water\b/,
     'cool',
   ],
   [
@@ -131,7 +131,7 @@ export const PHRASES: [RegExp, WorkKind][] = [
   [/\b(?:take|pull|pick|strip) (?:all )?the meat (?:from|off) (?:the|its) bones?\b/, 'cut'],
   // `Let it halve`: over the heat.
   [
-    /\b(?:let|leave|allow) (?:it|this|that|everything|the [a-z]+) (?:to )?(?:halve|(?:bubble|boil|cook|reduce) (?:down|away)|reduce|go (?:syrupy|sticky))\b/,
+    /\b(?:let|leave|allow) (?:(?:it|this|that|everything|the [a-z]+) )?(?:to )?(?:halve|(?:bubble|boil|cook|reduce) (?:down|away)|reduce|go (?:syrupy|sticky))\b/,
     'simmer',
   ],
   // `Put it back on a low heat`.
@@ -201,7 +201,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'frying-pan',
   ],
   [
-    /\b(?:sauce|stock|soup|preserving|deep|biggest|largest|heavy(?:-based|-bottomed)?) ?-?pans?\b|\b(?:stock|soup|cooking|pasta|large|big|heavy|lidded|deep|medium|small)[ -]?pots?\b|\bstockpots?\b|\bsaucepans?\b|\bcasseroles?(?: dish| pot)?\b|\bdutch oven\b|\bcauldron\b|\bpots?\b/,
+    /\b(?:sauce|stock|soup|preserving|deep|biggest|largest|heavy(?:-based|-bottomed)?) ?-?pans?\b|\b(?:stock|soup|cooking|pasta|large|big|heavy|lidded|deep|medium|small)[ -]?pots?\b|\bstockpots?\b|\bsaucepans?\b|\bcasseroles?(?: dish| pot)?\b|\bdutch oven\b|\bcauldron\b|\bpots?\b|\bcocottes?\b|\bmarmites?(?! on)\b/,
     'pot',
   ],
   [

@@ -71,8 +71,10 @@ function pairOf(marked: string): string[] {
     return names.map((n) => `${each[1]!} ${n}${how ? `, ${how}` : ''}`)
   // `Bay, thyme`: two herbs, and nothing of how the one is cut.
   const herbs = line.split(/,\s*|\s+and\s+/)
-  const isHerb = (w: string) => /^[a-z]+(?: lea(?:f|ves))?$/i.test(w) && namesKind('the herbs', w)
-  if (herbs.length > 1 && herbs.every(isHerb)) return herbs
+  const isHerb = (w: string) =>
+    /^(?:(?:olive|vegetable|sunflower|rapeseed) oil|oil|salt|pepper|butter|sugar)$/i.test(w) ||
+    (/^[a-z]+(?: lea(?:f|ves))?$/i.test(w) && namesKind('the herbs', w))
+  if (herbs.length > 1 && line.includes(',') && herbs.every(isHerb)) return herbs
   // `Handful mint, handful coriander`.
   const loose = line.split(/,\s*(?=(?:small )?(?:handful|bunch|pinch|sprig|knob)\b)/i)
   if (
@@ -124,7 +126,14 @@ export const COMES_OF_IT =
 /** `To serve: lettuce, tomato slices, mayonnaise`. */
 const AT_TABLE = /^(?:to (?:serve|garnish|finish)|for serving|garnish):\s*(?!\d)([a-z].*)$/i
 
-function itemsOf(line: string): string[] {
+/** `4 peppers (2 red, 2 green), in strips`: one thing, whatever stands in its brackets. */
+const itemsOf = (line: string): string[] =>
+  apartIn(line.replace(/\([^()]*\)/g, (said) => said.replaceAll(',', BRACKETED))).map((item) =>
+    item.replaceAll(BRACKETED, ','),
+  )
+const BRACKETED = '\ue001'
+
+function apartIn(line: string): string[] {
   if (
     COMES_OF_IT.test(line) ||
     /^(?:prep|cook|total|ready|time|rest|oven|serves|servings?|feeds|makes|yields?|portions|keeps)[a-z ]*:/i.test(
@@ -150,13 +159,12 @@ function itemsOf(line: string): string[] {
     return eachOf(own.replace(/\.$/, ''))
   // `2 chickens, 1.6 kg each` is one thing.
   if (
-    parts
-      .slice(1)
-      .some((p) =>
-        /^\d+(?:[.,]\d+)?\s*(?:kg|g|lbs?|oz|ml|l|cm|inch\w*)(?: each| apiece| in all)?(?:,|$)/i.test(
-          p.trim(),
-        ),
-      )
+    parts.slice(1).some((p) =>
+      // Nor is `600 g potatoes, 1 cm dice` two.
+      /^\d+(?:[.,]\d+)?\s*(?:(?:kg|g|lbs?|oz|ml|l|cm|inch\w*)(?: each| apiece| in all)?(?:,|$)|(?:cm|mm|inch) (?:dice|cubes?|pieces|chunks|slices|rounds|lengths|strips|thick|wide|long)\b)/i.test(
+        p.trim(),
+      ),
+    )
   )
     return [line]
   const several = parts.length > 1 && parts.every((c) => readIngredientLine(c).amount > 0)

@@ -135,7 +135,7 @@ function nearest(
     )
     if (bare && !more.some((w) => w.length > 3 && plain(text).includes(w))) return false
     // `Toast the 2 tbsp rice`: that of which the list has so much.
-    if (list.some(asListed)) return asListed(own)
+    if ([own, ...same].some(asListed)) return asListed(own)
     const alone = list.filter((i) => !list.some((o) => o !== i && head(o) === head(i)))
     const under = list.find((i) => isUnder(i, label))
     // `Warm the milk and butter`: of several headings the first that is not used yet.

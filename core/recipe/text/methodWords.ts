@@ -38,7 +38,11 @@ export const MIXED_IN = /\binto (?:a|the) (?:[a-z]+ )?bowl with\b/i
 export const STRAINED_INTO = /\binto (?:an?|the|another) (?:\w+ )?(?:pan|pot|saucepan|bowl|jug)\b/i
 /** A tin or tray is got ready. */
 export const PREPARES =
-  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|casseroles?|moulds?|ramekins?)\b/i
+  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|two|three|four|both|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|casseroles?|moulds?|ramekins?)\b/i
+
+/** Jars are got ready, with nothing in them yet. */
+export const WASHES_JARS =
+  /^(?:meanwhile,? )?(?:wash|sterili[sz]e|scald|boil|heat|warm|dry|put)\b[^.;]*\b(?:jars?|bottles?)\b(?![^.;]*\b(?:chutney|jam|with the)\b)/i
 
 /** A pressure cooker is closed. */
 export const LOCKED =

@@ -18,6 +18,7 @@ export const isStorageNote = (text: string) =>
   /^(?:in the )?(?:fridge|freezer)\b[\s:,-]*(?:for )?(?:up to |about )?\d+ (?:days?|weeks?|months?)\b/i.test(
     text,
   ) ||
+  /\bonce (?:it is |they are )?opened\b|\bafter opening\b/i.test(text) ||
   /^(?:the )?[a-z]+(?: [a-z]+)?:? (?:for )?(?:up to |about )?\d+ (?:days?|weeks?|months?)\b[^.;]*\b(?:fridge|freeze)/i.test(
     text,
   ) ||
@@ -31,7 +32,7 @@ export const isApart = (text: string) =>
 
 /** `Stir every half hour`: done to what cooks by then. */
 const NOW_AND_THEN =
-  /^(?:stir|baste|shake) (?:it |them )?(?:every\b|now and (?:then|again)\b|from time to time\b|occasionally\b)|^(?:swap|turn|rotate|shake|toss|stir|flip) [^.;,]{0,25}\bhalf ?-?way\b/i
+  /^(?:stir|baste|shake) (?:it |them )?(?:every\b|now and (?:then|again)\b|from time to time\b|occasionally\b)|^(?:swap|turn|rotate|shake|toss|stir|flip) (?:[^.;,]{0,25}\bhalf ?-?way\b|(?:it |them )?(?:once|twice)[.\s]*$)|^wipe (?:out |clean )?(?:the|your) (?:pan|skillet|wok|pot)[.\s]*$/i
 /** `It will splutter`, `the sauce should be thick`. */
 const IT_WILL =
   /^(?:it|they|this|that|the [a-z]+) (?:will|should|may|might)\b|^[a-z]+ (?:will|may|might) (?:soak|thicken|absorb|firm|splutter|spit|sink|float)\b/i
@@ -66,7 +67,7 @@ export const isTalk = (group: Group, text: string) =>
   /\bwhen re-?heating\b/i.test(text) ||
   GATHERS.test(text) ||
   AT_EASE.test(text) ||
-  / = /.test(text) ||
+  / = /.test(text.replace(/\([^()]*\)/g, '')) ||
   (!['soak', 'prove', 'pack'].includes(group.work) &&
     durationsIn(text).some((d) => d.kind === 'span' && d.least > DAYS))
 
@@ -75,7 +76,9 @@ export const isReheating = (text: string) =>
   /\bon the day (?:you|that you|of eating|it is eaten)\b|\bfresh (?:when|each time) (?:you|it)\b|\bwhen you(?:'re| are)? (?:come to )?(?:ready to )?(?:eat|serve|re-?heat|warm)(?: it)?\b/i.test(
     text,
   ) ||
-  /\b(?:min(?:ute)?s?|secs?|seconds?) from frozen[.\s]*$/i.test(text) ||
+  /\b(?:min(?:ute)?s?|secs?|seconds?) from frozen[.\s]*$|^from (?:frozen|the freezer)\b/i.test(
+    text,
+  ) ||
   /^(?:to )?re-?heat\b[^.]*\b(?:microwave|on the day|when (?:needed|you want))\b/i.test(text) ||
   /^(?:to )?(?:re-?heat|bake|cook|roast|warm|heat)(?: it| them| the \w+| through)* (?:straight )?from (?:frozen|the freezer)\b/i.test(
     text,

@@ -4,9 +4,9 @@ import type { Mention, Thread } from './threads'
 
 /** One of two or more of a kind, and what is left then. */
 export const ONE_OF =
-  /\b(?:two|three|four|\d) of (?:the|these) (?:balls|loaves|pieces|portions|pies)\b|\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b|^(?:bake|roast|fry|cook|eat|serve|freeze|wrap|keep|chill) (?:one|\d{1,2})\b(?! ?(?:g|kg|ml|cm|min|minutes?|hours?|days?)\b| (?:side|at a time|by|after|minute|hour|layer|more))/
+  /\b(?:two|three|four|\d) of (?:the|these) (?:balls|loaves|pieces|portions|pies)\b|\b(?:one|half)(?: half)?(?: of (?:them|the [a-z]+)| (?:pie|dish|loaf|cake|tin|tray|box|batch|lasagne|half))\b|^(?:(?:open )?freeze|wrap|keep|chill|bag) half (?=at this|now|at once|of them|for later|in\b)|^(?:bake|roast|fry|cook|eat|serve|freeze|wrap|keep|chill) (?:one|\d{1,2})\b(?! ?(?:g|kg|ml|cm|min|minutes?|hours?|days?)\b| (?:side|at a time|by|after|minute|hour|layer|more))/
 export const OTHER_ONE =
-  /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:\d{1,2}|one|two|three|four|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|into|at|for|on|out|until|with)\b|$)/
+  /^(?:[a-z-]+ (?:and [a-z-]+ )?)?the (?:other|second|remaining)(?: (?:\d{1,2}|one|two|three|four|half|pie|dish|loaf|cake|tin|batch|lasagne))?(?=[,.;:]| (?:in|into|at|for|on|out|until|with)\b|$)|^(?:spray|bake|fry|roast|cook|brush) the rest\b(?! of)/
 export const ONE_LABEL =
   /^(?:one|for (?:now|tonight)|tonight(?:['’]s (?:dish|one|pie|half))?|to eat now|the first(?: one)?)$/i
 export const OTHER_LABEL =
@@ -16,7 +16,7 @@ export const PART_OF =
   /\b(?:half|a (?:third|quarter|fifth|little|ladle(?:ful)?|few (?:spoonfuls|tablespoons|spoons)|cupful|spoonful)|two thirds|three quarters|some|\d+ ?(?:g|ml|tbsp|tablespoons)) (?:of )?(?:the|this|that|your) ((?:[a-zà-ÿ]+ ?){1,3})|\ba ladle(?:ful)? of (sauce)\b/
 /** `Cool the rest`. */
 export const THE_REST =
-  /^[a-z]+(?: [a-z]+)? the rest\b(?! of)|\bwith (?:what is left|the remainder)\b|\bthe (?:last|rest|remainder) of the (?:[a-z]+ )?sauce\b/
+  /^[a-z]+(?: [a-z]+)? the rest\b(?! of)|\bwith (?:what is left|the remainder)\b|\bthe (?:last|rest|remainder) of the (?:[a-z]+ )?(?:sauce|marinade|dressing|glaze|syrup|rub)\b/
 /** `Lift out the chicken and ginger`, at the end of what cooked them: a step of its own. */
 export const liftsMeat = (holder: Thread, { text, uses }: Mention): boolean =>
   holder.cooked &&

@@ -89,7 +89,11 @@ export function doneIn(
   const [ready] = [...threads.prepared.keys()]
   const laid = OVEN_SHAPES.has(where.vessel) || where.dish !== undefined
   // `Butter a casserole. Put in half the rice`: into what stands ready.
-  if (ready && !vessel && /^(?:put|spoon|tip|layer|pile) in\b/i.test(text)) {
+  if (
+    ready &&
+    !vessel &&
+    /^(?:put|spoon|tip|layer|pile) (?:in\b|[^,.;]* in the (?:middle|centre|bottom)\b)/i.test(text)
+  ) {
     where.vessel = ready
     where.wet = false
   }

@@ -58,7 +58,12 @@ export function sectionsOf(method: string): Section[] {
     const line = labelled(raw)
     const bare = line.trim().replace(/^[#*\s]+|[*\s]+$/g, '')
     const marked = /^#+\s/.test(line.trim())
-    if (marked || isHeading(bare) || CAPITALS.test(bare) || DAY.test(bare.replace(/:$/, ''))) {
+    if (
+      marked ||
+      isHeading(bare) ||
+      CAPITALS.test(bare.replace(/ \([^()]*\)$/, '')) ||
+      DAY.test(bare.replace(/:$/, ''))
+    ) {
       sections.push({ heading: bare.replace(/:$/, ''), sentences: [] })
       continue
     }

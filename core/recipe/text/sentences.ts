@@ -67,7 +67,7 @@ const inLowerCase = (line: string) =>
 /** `White sauce: melt the butter` without what stands before the colon. */
 const unlabelled = (part: string) =>
   part.replace(
-    /^(?!Off the heat|Layer|Build|Stack|While|As|When|Once|After)[A-Z][A-Za-z' -]{2,32}:\s+(?=[a-zA-Z]{3})/,
+    /^(?!Off the heat|Layer|Build|Stack|Fill|While|As|When|Once|After)[A-Z][A-Za-z' -]{2,32}:\s+(?=[a-zA-Z]{3})/,
     '',
   )
 
@@ -81,7 +81,7 @@ export const isHeading = (line: string) =>
 export function inTurns(text: string, foods: ReadonlySet<string>): string {
   let last = 0
   return text.replace(
-    /([,;:]) (?:then )?((?:[a-z]+(?:,? and |, | )){0,4}?[a-z]+)(?: for)? (\d+(?:-\d+)?) ?(mins?|minutes)\b/gi,
+    /([,;:]) (?:then )?((?:[a-z]+(?:,? and |, | )){0,4}?[a-z]+),?(?: for)? (\d+(?:-\d+)?) ?(mins?|minutes)\b/gi,
     (whole, mark: string, names: string, many: string, unit: string, at: number) => {
       const words = names.split(/,? and |, | /).map(singular)
       if (!words.every((w) => foods.has(w))) return whole
@@ -99,7 +99,7 @@ export function inTurns(text: string, foods: ReadonlySet<string>): string {
 
 /** `In the same pan boil the eggs for 9 minutes`: the place stands before what is done. */
 const PLACE_FIRST =
-  /^(in (?:the same|that|a|an|another|the) (?:[a-z-]+ ){0,3}?(?:pan|pot|saucepan|skillet|bowl|wok|casserole|jug)) ((?!with\b|and\b|of\b|over\b|on\b|until\b|for\b)[a-z]+) ((?:the|a|an|your|some|half|all|\d+) [^,.;]*?)(?= for \d|,|;|\.| and |$)/i
+  /^(in (?:the same|that|a|an|another|the) (?:[a-z-]+ ){0,3}?(?:pan|pot|saucepan|skillet|bowl|wok|casserole|cocotte|jug)) ((?!with\b|and\b|of\b|over\b|on\b|until\b|for\b)[a-z]+) ((?:the|a|an|your|some|half|all|it|them|\d+)(?: [^,.;]*?)?)(?= for \d|,|;|\.| and |$)/i
 
 /** `In a small bowl whisk soy sauce, sugar and lime juice`. */
 const BOWL_FIRST =

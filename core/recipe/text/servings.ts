@@ -15,7 +15,7 @@ export function servingsIn(lines: readonly string[]): number | undefined {
 }
 /** What a dish is counted in by those who eat it. */
 export const EATEN =
-  '(?:bowls|breakfasts|lunch(?:es|boxes)|dinners|suppers|portions|meals|servings|jars|plates|people)'
+  '(?:bowls|breakfasts|lunch(?:es|boxes)|dinners|suppers|portions|meals|servings|jars|plates|people|pers)'
 /** `Pasta bake for the freezer (8)`, `tray of 16`, `Scones -- 8 big ones`: at the end of a name. */
 const IN_NAME = [
   new RegExp(`\\((?:[^()]*, )?(\\d{1,2})(?: ${EATEN})?\\)\\s*$`, 'i'),
@@ -60,15 +60,26 @@ export function andMore(lines: readonly string[]): number | undefined {
         plain(line),
       )
     if (m) return Number(m[1]) + Number(m[2])
+    const all = oldAndYoung(line)
+    if (all !== undefined) return all
   }
   return undefined
+}
+
+/** `Serves 4 kids + 2 grown ups`. */
+function oldAndYoung(line: string): number | undefined {
+  const m =
+    /\b(?:serves|feeds|for) (\d{1,2}) (?:kids|children|little ones|adults|grown-? ?ups) ?(?:\+|and|&|plus) ?(\d{1,2}) (?:kids|children|little ones|adults|grown-? ?ups)\b/.exec(
+      plain(line),
+    )
+  return m ? Number(m[1]) + Number(m[2]) : undefined
 }
 
 /** `Makes 12 squares`, in the last words of a method: by the piece, where nothing else is said. */
 export function cutInto(lines: readonly string[]): number | undefined {
   for (const line of lines) {
     const m =
-      /(?:^|[.!;] ?)(?:makes|gives|cuts? into|cut into) (?:about |around )?(\d{1,2}) (?:good |big |small |large |generous )?(?:squares|slices|pieces|bars|wedges|buns|rolls|muffins|scones)\b/.exec(
+      /(?:^|[.!;] ?)(?:makes|gives|fills|cuts? into|cut into) (?:about |around )?(\d{1,2})(?: (?:good |big |small |large |generous )?(?:squares|slices|pieces|bars|wedges|buns|rolls|muffins|scones|burritos|wraps|jars)\b|(?=[.!]|$))/.exec(
         plain(line),
       )
     if (m) return Number(m[1])

@@ -2,8 +2,9 @@ import { OVEN_SHAPES } from '../flow/vessels'
 import { goesOnFrom, HOB, isJoined, IT, mainOf, onTopOf, SECOND } from './goingOn'
 import { namesOf } from './ingredientLine'
 import { kindsIn, takeKinds, type Taking } from './kindsTaken'
+import { isLiquid } from './foods'
 import { fullest, madeAs } from './madeBefore'
-import { PREPARES } from './methodWords'
+import { PREPARES, WASHES_JARS } from './methodWords'
 import { ONE_LABEL, ONE_OF, OTHER_LABEL, OTHER_ONE, PART_OF, takesOut, THE_REST } from './partings'
 import {
   bareOf,
@@ -13,6 +14,7 @@ import {
   madeIn,
   namesKind,
   productsIn,
+  shareOf,
   SPOKEN_OF,
 } from './references'
 import {
@@ -38,6 +40,7 @@ import {
   LIQUID,
   MAKES,
   MIXED_WITH,
+  POURED,
   OF_CITRUS,
   OTHER_PAN,
   PUT_ALL,
@@ -76,19 +79,21 @@ export class Sourcing {
       !/\bwith\b/.test(lower) &&
       [...(kept.current?.names ?? [])].some((n) => LINES_TINS.has(n))
     if (rolled) mention = { ...mention, text: `${mention.text} with it` }
+    const jars = WASHES_JARS.test(lower)
     const onlyReady =
       !rolled &&
       PREPARES.test(mention.text) &&
       !productsIn(lower).length &&
       !IT.test(lower) &&
       mention.uses.every((id) => isStaple(kept.item(id)))
-    if (onlyReady)
+    if (onlyReady || jars)
       return {
         main: undefined,
         others: [],
         order: [],
         after: [],
-        fresh: mention.uses,
+        // `Butter the tins` takes none of the butter of the cake.
+        fresh: jars || /^(?:butter|flour|oil|grease)\b/.test(lower) ? [] : mention.uses,
         prepares: true,
       }
     const taking: Taking = {
@@ -146,13 +151,25 @@ export class Sourcing {
   }
 
   /** Ingredients that are named: as they were bought, or in the food that they have become. */
-  private takeIngredients({ mention, lower, found, fresh }: Taking): void {
+  private takeIngredients(taking: Taking): void {
+    const { mention, lower, found, fresh } = taking
     const { kept } = this
     for (const id of mention.uses) {
       // `The juices` are what has run out, not the apple juice that went in.
       const runOut = kept.roasted.length > 0 && kept.named.has(id) && /\bthe juices\b/.test(lower)
       if (runOut && /\bjuices?$/.test(kept.item(id))) continue
       const holder = kept.holderOf(id, mention)
+      const ingredient = kept.ingredients.find((i) => i.id === id)!
+      const share = holder && shareOf(mention.text, ingredient)
+      // `Put 500 g of the cooked chickpeas in the processor`, and later `the remaining chickpeas`.
+      const left = kept.leftAt.get(id)
+      if (share === 'rest' && left !== undefined) {
+        taking.after.push(left)
+        continue
+      }
+      const parts = holder?.cooked && holder.items.size < 3 && share === 'part'
+      if (parts && !isStaple(ingredient.item) && !isLiquid(ingredient.item))
+        kept.leftAt.set(id, holder.last)
       if (!holder) fresh.push(id)
       else {
         const out = takesOut(holder, mention)
@@ -278,7 +295,12 @@ export class Sourcing {
     const begins = found.size === 1 && !fresh.length && BASE_LAYER.test(lower)
     if (!parts.length || (!begins && found.size + Math.min(1, fresh.length) < 2)) return undefined
     const names = parts.flatMap(productsIn)
-    const lent = [...found].find((t) => t.items.size > 1 && names.some((n) => t.names.has(n)))
+    const isNamed = (t: Thread) => t.items.size > 1 && names.some((n) => t.names.has(n))
+    // `Rub in two thirds of the marinade`: what was blitzed just now, and nobody called so yet.
+    const mixed =
+      names.some((n) => POURED.has(n)) && current && !current.cooked && found.has(current)
+    const lent = [...found].find(isNamed) ?? (mixed && current.items.size > 1 ? current : undefined)
+    for (const n of lent === current ? names : []) lent?.names.add(n)
     if (lent) kept.lent = lent
     return lent
   }
@@ -350,7 +372,8 @@ export class Sourcing {
     const onTo = /\b(?:over|on top|with)\b/.test(lower)
     if (THE_REST.test(lower) && lent && !lent.closed && (onTo || !found.size)) {
       found.add(lent)
-      if (current && onTo) found.add(current)
+      const lies = current && OVEN_SHAPES.has(current.where.dish ?? current.where.vessel)
+      if (current && onTo && (!fresh.length || lies)) found.add(current)
     }
     const liquor = THE_LIQUOR.exec(lower)?.[1]
     if (liquor === undefined || mention.uses.length) return

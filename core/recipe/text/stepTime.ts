@@ -73,6 +73,10 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
   { work: 'rest', words: /^(?:quick[- ])?release\b(?! naturally)/, minutes: [1, 2] },
   { work: 'cool', words: /\b(?:a little|a bit|slightly|briefly)\b/, minutes: [5, 10] },
   { work: 'simmer', words: /\bmelt\b[^.]*\bbutter\b[^.]*\bflour\b/, minutes: [4, 6] },
+  // `Wine, let reduce`: of a glass.
+  { work: 'simmer', words: /\blet (?:it )?reduce\b/, minutes: [3, 5] },
+  // Spinach and other leaves.
+  { work: 'soften', words: /\bwilt\b/, minutes: [2, 3] },
   // `Reheat the sauce`: as long as it takes to steam again.
   { work: 'simmer', words: /^re-?heat\b/, minutes: [4, 6] },
   // `Let it bubble away`: until the alcohol is off.

@@ -87,7 +87,7 @@ const KEEPS_LIQUID =
 export const SERVES =
   /^(?:serve|eat|dish up|plate)\b|^(?:put|pile|set) (?:everything|it all|the lot) on the table\b|^to serve\b(?!,? (?:boil|cook|toast|fry|grill|bake|steam|roast|reheat|warm|heat)\b)/
 const LIFTS =
-  /^(?:grind|pound)\b|\bremove (?:it |them )?from (?:the )?(?:skillet|pan|pot|wok)\b|\b(?:lift|take|remove|removing|lifting|transferring|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board|colander)\b|\blift (?:the|out)\b|^put (?:it |them |the [a-z]+ )?on an? (?:[a-z]+ )?(?:plate|board)\b/
+  /^(?:grind|pound)\b|\bremove (?:it |them )?from (?:the )?(?:skillet|pan|pot|wok)\b|\b(?:lift|take|remove|removing|lifting|transferring|transfer|scoop|set|tip)\b[^.;]*\b(?:out|aside|onto|on to|to a|slotted spoon|plate|board|colander)\b|\blift (?:the|out)\b|^put (?:it |them |the [a-z]+ )?on an? (?:[a-z]+ )?(?:plate|board)\b|^reserve[.\s]*$/
 /** Lifted into what it goes on in. */
 const LIFTED_INTO =
   /\b(?:into the|to the) (?:slow|pressure)|\binto an? (?:[a-z-]+ ){0,3}(?:dish|tin|tray)\b/
@@ -124,6 +124,8 @@ export class Threads {
   readonly parted = new Set<string>()
   readonly named = new Set<string>()
   section = -1
+  /** Of which food a part was taken as it stood then, by ingredient: the rest of it is still there. */
+  readonly leftAt = new Map<string, number>()
   /** Fruit of which only the rind went in. */
   readonly zested = new Set<string>()
   /** Tins that were lined or greased, and by which step, until something goes into them. */
@@ -382,6 +384,9 @@ export class Threads {
       )
     )
       return holder
+    // `Mix the last of the parmesan with the crumbs`: that which did not go into the dish.
+    if (holder.items.size > 2 && /^(?:mix|combine|toss)\b[^.;]*\blast of the\b/i.test(mention.text))
+      return undefined
     // Part of it is still as it was bought: what is left of that is meant.
     if (this.parted.has(id) && share !== 'all') return undefined
     if (isStaple(ingredient.item)) {

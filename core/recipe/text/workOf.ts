@@ -33,6 +33,8 @@ export function workOf(
   const spans = durationsIn(text).filter((d) => d.kind === 'span')
   if (named.includes('microwave')) return 'heat'
   if (work === 'heat') return 'heat'
+  // `Wash the jars and dry them in the oven`: what takes its time is the oven.
+  if (/\b(?:jars?|bottles?)\b/.test(text) && named.includes('oven') && spans.length) return 'bake'
   // `… and heat to 240 °C`.
   if (EMPTY_POT.test(text) || (verb === 'heat' && /^(?:then )?heat (?:it )?to \d{3}/.test(text)))
     return 'heat'
