@@ -41,7 +41,7 @@ function takeMinutes(least: number, most: number) {
 const setHeat = (celsius: [number, number]) =>
   void apply(
     'heat',
-    inWay((w) => ({ ...w, heat: { ...OVEN, ...w.heat, celsius } })),
+    inWay((w) => ({ ...w, heat: { ...OVEN, ...w.heat, celsius, stated: undefined } })),
   )
 function typeHeat(k: 0 | 1, typed: string) {
   figure('heat', 'Oven heat', typed, (value) => {

@@ -186,10 +186,16 @@ const OVEN_ROOM = 5
 /** A grill at full heat. */
 const GRILL: [number, number] = [220, 240]
 
-function heatOf(s: StepRead): { celsius: [number, number]; method: 'bake' | 'grill' } | undefined {
+function heatOf(
+  s: StepRead,
+): { celsius: [number, number]; method: 'bake' | 'grill'; stated?: number } | undefined {
   if (!s.equipment.includes('oven')) return undefined
   if (s.work === 'grill') return { celsius: GRILL, method: 'grill' }
   const [low, high] = Array.isArray(s.celsius) ? s.celsius : [s.celsius ?? 180, s.celsius ?? 180]
   const room = low === high ? OVEN_ROOM : 0
-  return { celsius: [Math.max(0, low - room), Math.min(350, high + room)], method: 'bake' }
+  return {
+    celsius: [Math.max(0, low - room), Math.min(350, high + room)],
+    method: 'bake',
+    ...(room && s.celsius !== null ? { stated: low } : {}),
+  }
 }

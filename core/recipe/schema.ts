@@ -30,6 +30,8 @@ const equipment = z.strictObject({
 const heat = z.strictObject({
   celsius: z.tuple([z.number().min(0).max(350), z.number().min(0).max(350)]),
   method: z.enum(['bake', 'grill']).default('bake'),
+  /** The one heat that a text states: what is on either side of it only serves two dishes in one oven. */
+  stated: z.number().min(0).max(350).optional(),
 })
 
 const pack = z.strictObject({ amount: z.number().positive(), unit: z.enum(['g', 'kg', 'ml', 'l']) })

@@ -16,7 +16,7 @@ const recipes = [
   ),
   told(
     'Hot',
-    'Put the flour in an oven dish. Bake at 220C for 20 minutes. Leave to rest for 10 minutes.',
+    'Put the flour in an oven dish. Bake at 190C for 20 minutes. Leave to rest for 40 minutes.',
   ),
   told(
     'Late',

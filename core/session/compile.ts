@@ -23,6 +23,7 @@ import { addTimes } from './times'
 import { toldOf } from './told'
 import { keptPlaces, type KeptPlace } from './vesselHolds'
 import { withStandIns } from './standIns'
+import { withStatedHeats } from './statedHeats'
 import { withWishes, type Wish } from './wishes'
 import { withRoomyWays, withWaysApart } from './waysApart'
 
@@ -88,6 +89,8 @@ export function compileSession(input: {
     recipe: withRoomyWays(recipe, batches, kitchen),
     batches,
   }))
+  const exact = withStatedHeats(dishes.map((d) => d.recipe))
+  dishes.forEach((d, k) => (d.recipe = exact[k]!))
   for (const { recipe } of dishes) recipes.set(recipe.id, recipe)
   const issues = sessionIssues(session, kitchen, recipes, dishes)
   if (issues.length) return { ok: false, issues }
