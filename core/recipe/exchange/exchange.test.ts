@@ -126,7 +126,11 @@ describe('plannable', () => {
     const recipe = plannable(read, 'pie', 'Pi')
     expect(recipe.steps).toHaveLength(1)
     expect(recipe.steps[0]!.after).toEqual([])
-    expect(recipe.steps[0]!.ways[0]!.heat).toEqual({ celsius: [185, 195], method: 'bake', stated: 190 })
+    expect(recipe.steps[0]!.ways[0]!.heat).toEqual({
+      celsius: [185, 195],
+      method: 'bake',
+      stated: 190,
+    })
   })
 
   it('finds a mark and an id that nobody has', () => {

@@ -114,7 +114,9 @@ function kindOf(
     ) ||
       /\b(?:refrigerate|freeze|fridge|freezer|chill|chilled)\b[^.;]*\bup to\s*$/.test(before) ||
       /\b(?:eat|eaten|use|used|finish)\b[^.;]*\b(?:within|inside|in)\s*$/.test(before) ||
-      /^\s*in the (?:fridge|freezer)/.test(after)) &&
+      /^\s*in the (?:fridge|freezer)/.test(after) ||
+      // `Cool, jar, fridge 1 week`.
+      /(?:^|[,;] ?)(?:fridge|freezer)\s*(?:for )?$/.test(before)) &&
     /\b(?:day|week|month)/.test(line.slice(at, end))
   )
     return { kind: 'keeps' }

@@ -3,6 +3,7 @@ import type { WorkKind } from '../work'
 import { isLiquid, isMeat } from './foods'
 import { namesOf } from './ingredientLine'
 import { ON_HOB, POTS } from './lexicon'
+import { isUnder } from './meant'
 import { isStaple, namesKind } from './references'
 import { ICE, labelNames, WATER, type Mention, type Thread, type Threads } from './threads'
 
@@ -28,7 +29,7 @@ const STIRRED_THROUGH =
   /^(?:fold|stir|toss|mix) (?:the|both|all|those) [a-z ]{3,40} (?:through|in)(?=$|[,.;]| and\b| just\b| before\b)/
 /** `Slice the sausages and fold them through`: through what stands in its pot beside. */
 const THROUGH_IT =
-  /^(?:fold|stir|toss|mix) (?:it|them|this|these) (?:back )?(?:gently )?(?:through|in)(?=$|[,.;]| (?:and|just|before|gently|again)\b)/
+  /^(?:fold|stir|toss|mix) (?:it|them|this|these) (?:back )?(?:gently )?(?:through|in)(?=$|[,.;]| (?:and|just|before|gently|again|along with|with)\b)/
 /** `Push the middle down, spread with the mustard`: of what was baked. */
 const PUSHED_DOWN = /^(?:push|press) (?:the (?:middle|centre|base)|it) down\b/
 /** `Spoon over the syrup`: the syrup, over what was named before it or stands there. */
@@ -43,7 +44,7 @@ const LAID_OVER =
 const NAMED_OVER =
   /^(?:lay|spread|spoon|pour|put|scatter|arrange|sprinkle) (?:half )?the [a-z ]{2,30}? (?:over|on top)(?=[,.;]|$| and\b)/
 /** Where things lie that something is laid over. */
-const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'frying-pan', ...POTS])
+const IN_SHAPE = new Set([...OVEN_SHAPES, 'rack', 'bowl', 'frying-pan', ...POTS])
 /** Lies in something that more can be stirred into. */
 const inPotOf = ({ lifted, where: { vessel } }: Thread) =>
   !lifted &&
@@ -102,8 +103,10 @@ export function onTopOf(
     return inPotOf(kept.current ?? [...found][0]!) ? kept.current : undefined
   if (isAddedToPot(kept, lower, found))
     return kept.open.findLast((t) => t !== kept.current && inPotOf(t))
-  if (THROUGH_IT.test(lower) && !fresh.length)
-    return kept.open.findLast((t) => t !== kept.current && inPotOf(t))
+  if (THROUGH_IT.test(lower) && (!fresh.length || /\bin (?:along )?with\b/.test(lower)))
+    return kept.open.findLast(
+      (t) => t !== kept.current && (inPotOf(t) || (t.cooked && t.where.vessel === 'tray')),
+    )
   const spread = SPREADS_OVER.test(lower) || STIRRED_THROUGH.test(lower)
   if (
     !spread &&
@@ -174,9 +177,17 @@ export function goesOnFrom(
     return current
   }
   const ofOther = (id: string) => !kept.sharesHeading(id, current)
+  const isOwn = (id: string) =>
+    isUnder(
+      kept.ingredients.find((i) => i.id === id)!,
+      mention.label,
+    )
+  // `Compote: berries, sugar and the orange into a pan`: of the list by that name.
+  const begins = !mention.goesOn && fresh.every(isOwn) && ![...current.items].some(isOwn)
   const turned =
-    current.section !== mention.section &&
-    (labelNames(mention.label).length > 0 || fresh.every(ofOther))
+    begins ||
+    (current.section !== mention.section &&
+      (labelNames(mention.label).length > 0 || fresh.every(ofOther)))
   if (anew || SECOND.test(lower) || turned) return undefined
   // `Toss the sage leaves in the remaining oil`: beside what stands there.
   const inOil = IN_OIL.test(lower) && fresh.some((id) => !isStaple(kept.item(id)))
@@ -318,6 +329,8 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   )
     return true
   if (PUSHED_DOWN.test(lower)) return true
+  // `Pile the filling down the middle`: of what was rolled out for it.
+  if (DOWN_THE_MIDDLE.test(lower) && isSheet(kept, current)) return true
   // `Drizzle over the saffron milk, top with the herbs`: over what stands there.
   if (/^(?:drizzle|trickle|pour|spoon|sprinkle) over (?:the|your|all)\b/.test(lower)) return true
   if (
@@ -337,6 +350,14 @@ export function isJoined(kept: Threads, mention: Mention, lower: string, fresh: 
   )
 }
 
+const DOWN_THE_MIDDLE =
+  /^(?:pile|spoon|spread|put|lay|arrange|heap|place) (?:the|your|half the) [a-z ]{3,30}? (?:(?:down|along) the (?:middle|centre|length)|(?:over|on|onto) one (?:half|side))\b/
+/** Rolled out, and nothing is in it yet. */
+const isSheet = (kept: Threads, { cooked, items }: Thread) =>
+  !cooked &&
+  items.size === 1 &&
+  [...items].every((id) => /\b(?:pastry|dough|filo)\b/.test(kept.item(id)))
+
 const COMES_TO_IT =
   /^(?:put|tip|pour|place|stir|nestle|sit|lay|slide|tuck|set) [^,.;]*\bback(?:\b(?! (?:to|in|into) )|$)|^(?:add|return) (?![^,.;]*\b(?:to|into|in) (?:the|a|your)\b)/
 
@@ -348,6 +369,7 @@ export function mainOf(kept: Threads, lower: string, found: Set<Thread>): Thread
   const stays = kept.current && found.has(kept.current) ? kept.current : undefined
   if (stays && OVEN_SHAPES.has(dishOf(stays)) && /\bfinish(?:ing)? with\b/.test(lower)) return stays
   if (stays && PUSHED_DOWN.test(lower)) return stays
+  if (stays && DOWN_THE_MIDDLE.test(lower) && isSheet(kept, stays)) return stays
   if (stays && /^(?:stir|fold|mix|toss) (?:through|in) (?:the|your|all|both)\b/.test(lower))
     return isAddedToPot(kept, lower, new Set([stays])) ? list.find((t) => t !== stays) : stays
   if (OVER_DISH.test(lower)) {

@@ -37,7 +37,7 @@ const BESIDE =
 const HALFWAY =
   /^(?:stir|turn|toss|shake|baste|flip|rotate)(?:ring|ning)?\b[^.;]*\b(?:half ?-?way|once or twice|occasionally|now and then|from time to time|a few times|once|twice)\b/i
 /** `Mix the crumbs, sprinkle on top`: what is mixed is one thing, what it goes onto another. */
-const MIXES = /^(?:mix|combine|whisk|beat|stir together|rub|blend)$/
+const MIXES = /^(?:mix|combine|whisk|beat|stir together|rub|blend|warm|melt)$/
 const GOES_OVER =
   /^(?:sprinkle|scatter|pour|spoon|spread|drizzle|brush|dot|crumble|ladle|tip)\b[^.;]*\b(?:on top|over|onto|all over)\b|^(?:stir|fold|pour|add|tip|whisk|beat) (?:it|this|them) (?:in|to|through)/i
 

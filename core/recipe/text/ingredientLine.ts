@@ -144,6 +144,11 @@ function readWithout(text: string): Omit<IngredientRead, 'id'> {
   const shown = shownLine(text)
   const doubts: string[] = []
   let line = plain(shown)
+    // `2 x 145 g tins tuna in spring water`: what it lies in.
+    .replace(
+      /^(.*\b(?:tins?|cans?|jars?)\b.*[a-z]) (in (?:spring water|brine|(?:olive |sunflower )?oil|water|tomato sauce))\b/,
+      '$1, $2',
+    )
     // `2 tbsp instant coffee dissolved in 1 tbsp boiling water`: how it goes in.
     .replace(
       /(?<=[a-z]) (?:dissolved |mixed |stirred |made up )?(in (?:\d[\d.]* ?(?:tbsp|tsp|ml) )(?:of )?(?:[a-z]+ )?water)\b/,
@@ -361,6 +366,7 @@ const SHORT = [
   ['edward', 'potato'],
   ['gem', 'lettuce'],
   ['choc', 'chocolate'],
+  ['corn', 'sweetcorn'],
 ] as const
 
 /** A word in full: `choc`, `bicarb`. */

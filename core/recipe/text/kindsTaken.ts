@@ -52,6 +52,13 @@ export function takeKinds(kept: Threads, taking: Taking): void {
       if (named !== undefined) taking.heading = named
     }
   }
+  // `Remaining cheese on top`: of the cheddar that most of went in before.
+  if (/\b(?:remaining|rest of the|last of the) cheese\b/.test(lower))
+    fresh.push(
+      ...[...kept.parted].filter(
+        (id) => !fresh.includes(id) && namesKind('the cheese', kept.item(id)),
+      ),
+    )
   if (isMadeOf(lower)) return
   // `Rice: rinse, soak`: what stands under that heading in the list.
   const label = mention.goesOn || mention.uses.length ? undefined : mention.label
@@ -89,7 +96,9 @@ export function takeKinds(kept: Threads, taking: Taking): void {
   // `Add the spices` to the duck: not the nutmeg of the mash.
   const from = groups.size || taking.anew ? groups : groupsOf(kept.current?.items ?? [])
   const own = from.size === 1 ? ofKind.filter((i) => from.has(i.group)) : []
-  fresh.push(...(own.length ? own : ofKind).map((i) => i.id))
+  // `Berries` that are named are no cranberries of another list.
+  const isNamed = from.size === 1 && mention.uses.some((id) => namesKind(kinds, kept.item(id)))
+  fresh.push(...(own.length ? own : isNamed ? [] : ofKind).map((i) => i.id))
 }
 
 /** What nothing has been said of yet under a heading, or under that of what is worked on. */

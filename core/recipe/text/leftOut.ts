@@ -47,6 +47,11 @@ const commandOf = (participle: string) => {
 /** Whether a sentence begins with a command: `boil the sauce down`. */
 const isCommand = (text: string) => VERB_OF.has(/^[a-z]+/i.exec(text)?.[0].toLowerCase() ?? '')
 
+/** A word by which a sentence is more than a list of food. */
+const isNoFood = (word: string) =>
+  /^(?:the|for|to|with|of|it|them|then|now|when|while|an?|all|everything|sit|leave)$/i.test(word) ||
+  (VERB_OF.has(word.toLowerCase()) && !/^(?:salt|butter|flour|oil|cream|mince)$/i.test(word))
+
 /** `Put the potatoes on: peeled, quartered, cold salted water, 20 mins from the boil`. */
 const PUT_ON =
   /^(meanwhile, )?put (the [a-z]+(?: [a-z]+)?) on: ([^.;]+?), (\d{1,2}(?:-\d{1,2})?) ?(?:minutes?|mins?)(?: from (?:the|when it) boils?)?(?=[.;]|$)/i
@@ -211,4 +216,32 @@ export const withVerbs = (text: string): string =>
     .replace(
       /^(?:(?:while it (?:cooks|simmers|bakes)|meanwhile),? )?(?:make|do|prepare) (?:the |some )?(rice|pasta|couscous|bulgur|quinoa|potatoes): ([^.;]*?)(?:, | for )?(?=\d[\d-]* ?(?:minutes?|mins?)\b)/i,
       'Meanwhile, cook the $1 ($2) for ',
+    )
+    // `Oats, nuts, seeds in big bowl`.
+    .replace(
+      new RegExp(
+        String.raw`^([a-z]+(?:,? (?:and )?[a-z]+){1,6}) in(?:to)? (?:an? |the )?((?:big |large |small |wide )?(?:mixing )?(?:${PLACE}))(?=[.,;]|$)`,
+        'i',
+      ),
+      (whole, what: string, where: string) =>
+        what.split(/[^a-z]+/i).some(isNoFood) || !/,| and /.test(what)
+          ? whole
+          : `Put the ${lowerFirst(what)} in a ${where}`,
+    )
+    // `Then cranberries through`.
+    .replace(
+      /^(?:then )?(?:the )?([a-z]+(?: and [a-z]+)?) through[.\s]*$/i,
+      (whole, what: string) => (isCommand(what) ? whole : `Stir in the ${lowerFirst(what)}`),
+    )
+    // `Out, press down`.
+    .replace(/^out, (?=[a-z])/i, 'Take out, ')
+    // `In with three quarters of the cheese`.
+    .replace(
+      /(^|, )in with (?=(?:the|three|half|all|some|a|most)\b)/i,
+      (_, before: string) => `${before}${before ? 'add' : 'Add'} `,
+    )
+    // `35 min, stir every 10`.
+    .replace(
+      /^(\d[\d-]* ?(?:minutes?|mins?|hours?|hrs?)), (?=(?:stir|turn|toss|shak))/i,
+      'Cook for $1, ',
     )

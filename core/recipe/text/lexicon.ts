@@ -134,6 +134,11 @@ export const PHRASES: [RegExp, WorkKind][] = [
     /\b(?:let|leave|allow) (?:(?:it|this|that|everything|the [a-z]+) )?(?:to )?(?:halve|(?:bubble|boil|cook|reduce) (?:down|away)|reduce|go (?:syrupy|sticky))\b/,
     'simmer',
   ],
+  // `Add the wine, reduce to nothing`.
+  [
+    /^add [^.;]*, (?:then )?reduce(?: (?:to nothing|right down|by half|a little))?[.\s]*$/,
+    'simmer',
+  ],
   // `Put it back on a low heat`.
   [
     /^(?:put|return|set|place) [^.;]*\b(?:on|over|to) (?:a |the )?(?:very )?(?:low|medium|gentle|moderate|high)(?:ish)? (?:heat|flame)\b/,
@@ -141,7 +146,7 @@ export const PHRASES: [RegExp, WorkKind][] = [
   ],
   [/\breduce (?:it |this |(?:the )?[a-z]+ )?by (?:half|a third|two thirds|a quarter)\b/, 'simmer'],
   [
-    /\b(?:leave|stand)\b[^.;]*\b(?:till|until) (?:completely |quite |totally |really )?(?:cold|cool)\b/,
+    /\b(?:leave|stand)\b[^.;]*\b(?:till|until) (?:completely |stone |quite |totally |really )?(?:cold|cool)\b/,
     'cool',
   ],
   [

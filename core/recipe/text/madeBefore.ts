@@ -40,8 +40,15 @@ export function madeAs(
       (t) => t.cooked && !found.has(t) && HOB_VESSELS.has(t.where.vessel ?? ''),
     )
   // `Fill each tortilla with 2 tbsp of filling`: what was mixed in its bowl.
-  if (name === 'filling' && / (?:with|of) (?:the )?(?:[a-z]+ )?filling/.test(lower)) {
-    const bowl = kept.open.findLast((t) => t.where.vessel === 'bowl')
+  if (
+    name === 'filling' &&
+    / (?:with|of) (?:the )?(?:[a-z]+ )?filling|^ (?:pile|spoon|spread|put|lay|heap) (?:half )?the (?:[a-z]+ )?filling/.test(
+      lower,
+    )
+  ) {
+    const bowl =
+      kept.open.findLast((t) => t.where.vessel === 'bowl') ??
+      kept.open.findLast((t) => t !== kept.current && t.items.size > 2)
     bowl?.names.add(name)
     if (bowl) return bowl
   }

@@ -28,9 +28,15 @@ function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
       !/pepper/.test(lower.replace(SEASONS, ' '))
     )
       return false
+    // `Strain the juices`: what has run out.
+    if (head === 'juice' && /\b(?:the|its|their) juices\b/.test(lower) && !/\bjuice\b/.test(lower))
+      return false
     const unpressed = lower.replace(PRESSED, ' ')
     if (head === 'juice' && unpressed !== lower && !/juice/.test(unpressed))
-      return item(id).search(PRESSED) >= 0
+      return (lower.match(PRESSED) ?? []).some((said) => {
+        const fruit = /lemon|lime|orange/.exec(said)![0]
+        return item(id).includes(fruit)
+      })
     // Ice water is no other water.
     if (head === 'water' && /^iced?\b/i.test(item(id)) && !/\bice/.test(lower)) return false
     // The water of a pan or of the tap is none of the list's.
@@ -90,7 +96,7 @@ const VEGETABLE =
 const SEASONS = /\bsalt(?:,| and| &) (?:freshly )?(?:ground )?(?:black |white )?pepper\b/g
 /** Juice of a fruit that is pressed for it. */
 const PRESSED =
-  /\b(?:lemon|lime)(?:['’]s)? juice\b|\bjuice of (?:the |a |an |half |\d )*(?:lemon|lime)s?\b/g
+  /\b(?:lemon|lime|orange)(?:['’]s)? juice\b|\bjuice of (?:the |a |an |half |\d )*(?:lemon|lime|orange)s?\b/g
 
 /** Of two things by the same name the one that stands with what is being worked on, or the one that is not used yet. */
 function nearest(

@@ -39,6 +39,10 @@ const IT_WILL =
 /** `Check the juices run clear`, `cover with foil if it browns too fast`: beside what was said before. */
 export const isCheck = (text: string) =>
   NOW_AND_THEN.test(text) ||
+  // `If the top isn't brown, finish under the grill for 5 minutes`: only then.
+  /^if (?:the [a-z]+|it['’]?s?|they)\b[^,]*(?:n['’]t|\bnot|\btoo|\bstiff|\bdry|\blooks?|\bseems?|\bstill)\b[^,]*, (?=[a-z])/i.test(
+    text,
+  ) ||
   (IT_WILL.test(text) && !durationsIn(text).length) ||
   (!durationsIn(text).length &&
     (/^(?:check|test|make sure|see) (?:that |if |whether )?(?:the juices|the seasoning|it is|they are|it['’]s)\b/i.test(

@@ -44,6 +44,10 @@ const CATEGORIES: [RegExp, RegExp][] = [
   ],
   [/\brice\b(?! (?:cooker|vinegar|noodles|flour))/, /\b(?:basmati|arborio|jasmine|carnaroli)\b/],
   [/\bflorets?\b/, /\b(?:broccoli|cauliflower|romanesco)\b/],
+  [
+    /\b(?:and|with|add|melt|heat) the fat\b(?! (?:from|off|in|that|left|runs)\b)/,
+    /\b(?:lard|dripping|oil|ghee|(?:goose|duck) fat)\b/,
+  ],
   [/\bberries\b/, /\b[a-z]*berr(?:y|ies)\b/],
   [/\bnuts\b/, /\b(?:almonds|walnuts|hazelnuts|pecans|cashews|pistachios)\b/],
 ]

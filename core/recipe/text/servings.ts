@@ -31,7 +31,11 @@ export const JUST_SERVES = new RegExp(
   'i',
 )
 /** `(6 bowls)`. */
-const UNDER_NAME = [new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i'), JUST_SERVES]
+const UNDER_NAME = [
+  /^for [^\d]{3,40}\((\d{1,2})\)\.?$/i,
+  new RegExp(`^\\((\\d{1,2}) ${EATEN}\\)$`, 'i'),
+  JUST_SERVES,
+]
 /** How many a name or the line under it says it is for. */
 export function inNameOf(lines: readonly string[]): number | undefined {
   const [first = '', second = ''] = lines.filter(Boolean)
@@ -60,6 +64,10 @@ export function andMore(lines: readonly string[]): number | undefined {
         plain(line),
       )
     if (m) return Number(m[1]) + Number(m[2])
+    const left = /\b(\d{1,2}) people,? (?:plus|and|with) leftovers for (\d{1,2})\b/.exec(
+      plain(line),
+    )
+    if (left) return Number(left[1]) + Number(left[2])
     const all = oldAndYoung(line)
     if (all !== undefined) return all
   }

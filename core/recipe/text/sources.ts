@@ -113,7 +113,9 @@ export class Sourcing {
     this.takeWater(taking)
     const kinds = kindsIn(kept, taking)
     // `The herbs` of the salsa are not the bay in the lentils.
-    const ownKind = taking.anew && fresh.some((id) => namesKind(kinds, kept.item(id)))
+    const ownKind =
+      (taking.anew || (mention.label !== undefined && !mention.goesOn)) &&
+      fresh.some((id) => namesKind(kinds, kept.item(id)))
     if (!ownKind && (!found.size || KINDS.test(lower)))
       for (const t of kept.open) if (kept.isOfKind(kinds, t)) found.add(t)
     const bones = this.bonesIn(taking)
@@ -156,7 +158,7 @@ export class Sourcing {
     const { kept } = this
     for (const id of mention.uses) {
       // `The juices` are what has run out, not the apple juice that went in.
-      const runOut = kept.roasted.length > 0 && kept.named.has(id) && /\bthe juices\b/.test(lower)
+      const runOut = kept.roasted.length > 0 && /\bthe juices\b|\bits juices?\b/.test(lower)
       if (runOut && /\bjuices?$/.test(kept.item(id))) continue
       const holder = kept.holderOf(id, mention)
       const ingredient = kept.ingredients.find((i) => i.id === id)!
@@ -366,7 +368,8 @@ export class Sourcing {
         found.add(here)
       }
     } else if ((ONE_OF.test(lower) || ONE_LABEL.test(mention.label ?? '')) && !mention.goesOn) {
-      if (current && !fresh.length) current.divided = current.last
+      const [one] = found.size === 1 ? found : [current]
+      if (one && !fresh.length) one.divided = one.last
     }
     const { lent } = kept
     const onTo = /\b(?:over|on top|with)\b/.test(lower)

@@ -74,7 +74,7 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
   { work: 'cool', words: /\b(?:a little|a bit|slightly|briefly)\b/, minutes: [5, 10] },
   { work: 'simmer', words: /\bmelt\b[^.]*\bbutter\b[^.]*\bflour\b/, minutes: [4, 6] },
   // `Wine, let reduce`: of a glass.
-  { work: 'simmer', words: /\blet (?:it )?reduce\b/, minutes: [3, 5] },
+  { work: 'simmer', words: /\blet (?:it )?reduce\b|, reduce\b/, minutes: [3, 5] },
   // Spinach and other leaves.
   { work: 'soften', words: /\bwilt\b/, minutes: [2, 3] },
   // `Reheat the sauce`: as long as it takes to steam again.
@@ -170,7 +170,7 @@ function goesIn(
   if (batches && each) return batches.startsWith('a') ? 2 : Number(batches)
   const atATime = /\b(?:(\d{1,2}|a few) at a time|1 by 1|singly)\b/.exec(line)
   if (!atATime || !each) return 1
-  const many = /(?:^|, then )(?:[a-z]+ )+?(\d+) (?!at a time)/.exec(line)?.[1]
+  const many = /(?:^|, then )(?:[a-z]+ )+?(\d+) (?!at a time|by 1)/.exec(line)?.[1]
   const counted = ingredients.find((i) => uses.includes(i.id) && i.unit === 'piece' && i.amount > 1)
   const pieces = many === undefined ? (counted?.amount ?? divided ?? 1) : Number(many)
   return Math.max(1, Math.ceil(pieces / Number(atATime[1]?.replace('a few', '3') ?? 1)))

@@ -76,7 +76,9 @@ export function workOf(
         ? 'simmer'
         : work
     case 'fold':
-      return /\b(?:in|over) the (?:sides|edges|ends|corners|flaps)\b|\bin half\b/.test(text)
+      return /\b(?:in|over) the (?:sides|edges|ends|corners|flaps)\b|\bin half\b|^fold (?:it )?(?:over|up)\b/.test(
+        text,
+      )
         ? 'shape'
         : work
     case 'brown':
@@ -109,6 +111,12 @@ export function workOf(
       return INTO_TIN.test(text) ? 'assemble' : work
     case 'squeeze':
       return /\b(?:lemon|lime|orange|juice)\b/.test(text) ? 'assemble' : work
+    case 'pack':
+      // `Pack the pork snugly into a casserole`.
+      return named.some((k) => ['pot', 'tray', 'oven-dish'].includes(k)) &&
+        !/\b(?:box(?:es)?|tubs?|bags?|containers?)\b/.test(text)
+        ? 'assemble'
+        : work
     case 'mash':
       return 'mix'
     case 'crush':
@@ -202,7 +210,10 @@ function cookedHow(
   if (where.heated === 'bake' && browns && !onFire && !named.some((k) => VESSELS.has(k)))
     return 'bake'
   // `35 minutes`, of what lies in its dish when the oven has been heated.
-  const bare = /^(?:for |about )*\d[^,.;]*(?:minutes?|mins?|hours?|hrs?)\W*$/.test(plain(text))
+  const bare =
+    /^(?:(?:cook )?for |about )*\d[^,.;]*(?:minutes?|mins?|hours?|hrs?)(?:\W*$|,? (?:stir|turn|toss|shak)[a-z]* (?:them |it )?(?:every|once|twice|halfway)\b| (?:till|until)\b)/.test(
+      plain(text),
+    )
   if (bare && where.oven !== undefined && OVEN_SHAPES.has(where.vessel ?? where.dish)) return 'bake'
   if (named.includes('oven') || temperaturesIn(text).some((t) => t.of === 'oven')) return 'bake'
   if (named.includes('outdoor-grill') || named.includes('griddle')) return 'grill'
@@ -283,6 +294,9 @@ function putHow(
   if (named.includes('slow-cooker') && /\b(?:low|high|cook)\b/.test(text)) return 'slow'
   if (named.includes('fridge') || named.includes('freezer')) return 'chill'
   if (named.includes('oven')) return 'bake'
+  // `Put the berries in a pan, medium heat, 12 min`.
+  const onFire = /\b(?:low|medium|high|gentle) heat\b/.test(text)
+  if (onFire && named.some((k) => k === 'pot' || k === 'frying-pan')) return 'simmer'
   const hob = where.heated !== undefined && ON_HEAT.has(where.heated)
   // `Add the stock a ladle at a time, 18 minutes`: it cooks all that time.
   const goesOn = durationsIn(text).some((d) => d.kind === 'span' && d.least >= 5)
