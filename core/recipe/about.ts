@@ -63,7 +63,7 @@ export function aboutSteps(recipe: Recipe): Map<string, string> {
 
 /** Ends what `the` begins: one word more is of another thing. */
 const ENDS_A_NAME =
-  /^(?:and|or|with|in|into|on|onto|over|to|from|of|for|until|through|at|by|under|off|out)$/
+  /^(?:and|or|with|in|into|on|onto|over|to|from|of|for|until|through|at|by|under|off|out|down|along|round|around|between)$/
 const PLACE =
   /^(?:(?:slow|pressure|rice) cooker|cooker|air fryer|fridge|freezer|oven|hob|heat|pan|pot|tray|tin|dish|bowl|board|boil)\b/
 const ADDED =

@@ -12,8 +12,19 @@ interface StandIn {
 /** Bread and the like is warmed in a dry pan, and not in a pot. */
 const BREAD = /\b(?:tortillas?|flatbreads?|wraps?|naans?|pitt?as?|bread|rolls|buns)\b/i
 
+/** What is blended to nothing wants a blender; crumbs and pastry are rubbed, and the rest is chopped. */
+function insteadOfProcessor(text: string): StandIn {
+  // How much longer hands take: estimates of ours.
+  if (/\b(?:smooth|pur[eé]e|fluffy|paste|hummus|sauce|soup|dressing)\b/i.test(text))
+    return { on: ['blender'], how: 'in a blender', slower: 1 }
+  return /\b(?:flour|butter|dough|pastry)\b/i.test(text)
+    ? { on: ['bowl'], how: 'by hand in a bowl', slower: 2 }
+    : { on: ['board'], how: 'chopped finely by hand', slower: 3 }
+}
+
 /** What does the work of a kind of equipment for a step, where there is none of it. */
 function standInFor(kind: string, { do: text }: Step): StandIn | undefined {
+  if (kind === 'processor') return insteadOfProcessor(text)
   const own = KINDS[kind]
   if (!own?.insteadOf) return undefined
   if (kind === 'microwave' && BREAD.test(text))

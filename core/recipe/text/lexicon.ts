@@ -134,11 +134,6 @@ export const PHRASES: [RegExp, WorkKind][] = [
     /\b(?:let|leave|allow) (?:(?:it|this|that|everything|the [a-z]+) )?(?:to )?(?:halve|(?:bubble|boil|cook|reduce) (?:down|away)|reduce|go (?:syrupy|sticky))\b/,
     'simmer',
   ],
-  // `Add the wine, reduce to nothing`.
-  [
-    /^add [^.;]*, (?:then )?reduce(?: (?:to nothing|right down|by half|a little))?[.\s]*$/,
-    'simmer',
-  ],
   // `Put it back on a low heat`.
   [
     /^(?:put|return|set|place) [^.;]*\b(?:on|over|to) (?:a |the )?(?:very )?(?:low|medium|gentle|moderate|high)(?:ish)? (?:heat|flame)\b/,

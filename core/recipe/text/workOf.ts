@@ -287,6 +287,10 @@ function putHow(
     )
   )
     return where.heated === 'soften' ? 'soften' : 'fry'
+  // `Add wine, reduce to nothing`: over the heat.
+  const hot = where.heated !== undefined && ON_HEAT.has(where.heated)
+  if (hot && /, reduce(?: (?:to nothing|right down|by half|a little))?\W*$/.test(text))
+    return 'simmer'
   if (verb === 'knead' || !durationsIn(text).some((d) => d.kind === 'span' && d.most >= 3))
     return work
   // `Put the rice and water in the rice cooker, about 25 minutes`.
