@@ -28,7 +28,7 @@ export interface Whereabouts {
 export function equipmentIn(text: string): string[] {
   let line = plain(text).replace(
     // `(or overnight in the fridge)`: the other way is not the one that is planned.
-    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot|tin) (?:juices|drippings)\b|\bfrying oil\b|\b(?:little|mini|tiny|small lidded|yogh?urt|plastic|\d+ (?:small|little)) pots\b|\bover (?:the )?casserole\b|\b(?:push|stab|poke|press|slot)\b[^.;]*\bholes\b/g,
+    /\((?:or|alternatively)\b[^)]*\)|\b(?:pan|pasta|oven|potato|meat|pot|tin) (?:juices|drippings)\b|\bfrying oil\b|\b(?:little|mini|tiny|small lidded|yogh?urt|plastic|\d+ (?:small|little)) pots\b|\bover (?:the )?casserole\b|\((?:about )?\d[^()]* in (?:a|the) (?:mixer|processor|machine)\)|\b(?:straight )?(?:from|out of) the oven\b|\b(?:push|stab|poke|press|slot)\b[^.;]*\bholes\b/g,
     ' ',
   )
   const found: { kind: string; at: number }[] = []

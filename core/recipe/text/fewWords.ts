@@ -82,7 +82,9 @@ export function addsThings(text: string, foods: ReadonlySet<string>): string {
           w,
         ),
     )
-    const named = bare.filter((w) => foods.has(foodWords(w)[0] ?? singular(w)) || w === 'water')
+    const named = bare.filter(
+      (w) => foods.has(foodWords(w)[0] ?? singular(w)) || /^(?:water|salt|pepper)$/.test(w),
+    )
     return named.length > 0 && bare.every((w) => named.includes(w) || /(?:ed|en|ly)$/.test(w))
   }
   const first = text.toLowerCase().match(/[a-z]+/)?.[0] ?? ''

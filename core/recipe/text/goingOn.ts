@@ -172,6 +172,9 @@ export function goesOnFrom(
     /^make (?:[a-z0-9]+ )?(?:small |little )?(?:hollows?|wells?|dents?|holes?|dips?)\b/.test(lower)
   )
     return current
+  // `Rice: rinse 450 g jasmine`, of which the list says nothing: a thing of its own.
+  const own = /^(?:rinse|wash|soak|boil|cook|steam) \d+ ?k?g (?!of (?:the|it)\b)[a-z]/
+  if (!fresh.length && !mention.uses.length && own.test(lower)) return undefined
   if (!fresh.length) {
     if (anew && !IT.test(lower)) return kept.open.filter((t) => t !== current).at(-1) ?? undefined
     return current

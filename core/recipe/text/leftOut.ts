@@ -245,3 +245,8 @@ export const withVerbs = (text: string): string =>
       /^(\d[\d-]* ?(?:minutes?|mins?|hours?|hrs?)), (?=(?:stir|turn|toss|shak))/i,
       'Cook for $1, ',
     )
+    // `12 min lowest, 10 min off`.
+    .replace(
+      /(\d+ ?(?:minutes?|mins?)) (?:on )?(?:the )?lowest(?: heat)?, (?:then )?(\d+ ?(?:minutes?|mins?)) off(?: the heat)?(?=[.;]|$)/i,
+      '$1 on the lowest heat, then leave off the heat for $2',
+    )

@@ -76,10 +76,10 @@ function pairOf(marked: string): string[] {
     (/^[a-z]+(?: lea(?:f|ves))?$/i.test(w) && namesKind('the herbs', w))
   if (herbs.length > 1 && line.includes(',') && herbs.every(isHerb)) return herbs
   // `Handful mint, handful coriander`.
-  const loose = line.split(/,\s*(?=(?:small )?(?:handful|bunch|pinch|sprig|knob)\b)/i)
+  const loose = line.split(/,\s*(?=(?:small )?(?:handful|bunch|pinch|sprig|knob|thumb)\b)/i)
   if (
     loose.length > 1 &&
-    loose.every((p) => /^(?:small |large )?(?:handful|bunch|pinch|sprig|knob)\b/i.test(p))
+    loose.every((p) => /^(?:small |large )?(?:handful|bunch|pinch|sprig|knob|thumb)\b/i.test(p))
   )
     return loose
   // `1 kg beef mince & 500 g pork mince`, `2 cloves garlic and a thumb of ginger`.

@@ -31,6 +31,9 @@ function alsoMeant(uses: string[], text: string, threads: Threads): string[] {
     // `Strain the juices`: what has run out.
     if (head === 'juice' && /\b(?:the|its|their) juices\b/.test(lower) && !/\bjuice\b/.test(lower))
       return false
+    // `Everything for the paste` is no tamarind paste.
+    const heading = /\b(?:everything|ingredients) (?:for|in|under) the ([a-z]+)/.exec(lower)?.[1]
+    if (head !== undefined && head === heading && !lower.includes(item(id))) return false
     const unpressed = lower.replace(PRESSED, ' ')
     if (head === 'juice' && unpressed !== lower && !/juice/.test(unpressed))
       return (lower.match(PRESSED) ?? []).some((said) => {

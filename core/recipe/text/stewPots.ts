@@ -17,27 +17,31 @@ function wetBy(drafts: readonly Draft[], step: number, litres: (id: string) => n
 
 /** What was fried for a stew, and stews for long, where no pan is spoken of: in a pot, and no frying pan. */
 export function stewsInPots(drafts: Draft[], litres: (id: string) => number): void {
-  const inPan = (d: Draft) =>
-    d.equipment.includes('frying-pan') &&
-    !equipmentIn(d.do).includes('frying-pan') &&
-    !namesPan(d.do)
+  const inPan = (d: Draft) => d.equipment.includes('frying-pan')
+  const isNamed = (d: Draft) => equipmentIn(d.do).includes('frying-pan') || namesPan(d.do)
   const pans = new Set(drafts.flatMap((d, k) => (inPan(d) ? [k] : [])))
   const simmers = (d: Draft) => ['simmer', 'boil'].includes(d.work)
   const stews = [...pans].filter(
     (k) =>
       simmers(drafts[k]!) && (drafts[k]!.minutes[1] >= STEWS || wetBy(drafts, k, litres) >= FULL),
   )
-  const together = new Set<number>()
   /** What goes in without a pan being spoken of is in the same one. */
   const goesIn = (d: Draft) => d.work === 'assemble' && !d.equipment.length
-  const reach = (k: number): void => {
-    const d = drafts[k]!
-    if (together.has(k) || !(pans.has(k) || goesIn(d))) return
-    together.add(k)
-    for (const before of d.waits.keys()) reach(before)
-    if (pans.has(k)) drafts.forEach((next, i) => next.waits.has(k) && pans.has(i) && reach(i))
+  const togetherWith = (stew: number): Set<number> => {
+    // A set that grows while it is gone through.
+    const all = new Set([stew])
+    for (const k of all) {
+      const near = [...drafts[k]!.waits.keys()].filter((b) => pans.has(b) || goesIn(drafts[b]!))
+      const next = pans.has(k) ? [...pans].filter((n) => drafts[n]!.waits.has(k)) : []
+      for (const n of [...near, ...next]) all.add(n)
+    }
+    return all
   }
-  stews.forEach(reach)
-  for (const k of together)
-    drafts[k]!.equipment = drafts[k]!.equipment.map((e) => (e === 'frying-pan' ? 'pot' : e))
+  for (const stew of stews) {
+    const all = togetherWith(stew)
+    // In its wok from the beginning, it stays there.
+    if ([...all].some((k) => pans.has(k) && isNamed(drafts[k]!))) continue
+    for (const k of all)
+      drafts[k]!.equipment = drafts[k]!.equipment.map((e) => (e === 'frying-pan' ? 'pot' : e))
+  }
 }

@@ -45,6 +45,13 @@ export function workOf(
   // `Put the chops back for 3 minutes to heat through`.
   if (hot && spans.length && work === 'assemble' && /\bback\b|\b(?:heat|warm) through\b/.test(text))
     return 'simmer'
+  // `Bring to a bubble, then low heat, 2½ hours`.
+  if (
+    work === 'boil' &&
+    /\b(?:low|lowest|gentle|gently)\b/.test(text) &&
+    spans.some((d) => d.least >= 15)
+  )
+    return 'simmer'
   if (work === 'simmer' && COOK.test(verb)) return cookedHow(text, about, verb, where, named)
   // `Melt the butter, stir in the flour, then whisk in the milk`: over the heat.
   if (work === 'mix' && ROUX.test(text)) return 'simmer'
