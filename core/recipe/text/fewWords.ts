@@ -28,7 +28,7 @@ const INTO_DISH =
 /** Words that stand for no food, and those that begin a command or what belongs to one. */
 const THEY = /^(?:it|they)$/i
 const NO_FOOD =
-  /^(?:sit|pop|perch|make|give|get|let|it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
+  /^(?:edges?|sides?|ends?|sit|pop|perch|make|give|get|let|it|they|them|this|that|all|once|when|while|until|as|then|and|everything)\b/i
 const namesFood = (words: string) => {
   const [first = ''] = words.toLowerCase().split(/[ ,]/)
   return (!VERB_OF.has(first) || FOOD_ALONE.test(words)) && !NO_FOOD.test(words)
@@ -119,6 +119,7 @@ export const inCommands = (text: string): string =>
     // `Layer up: potatoes, half the meat`.
     .replace(/^(layer|build|stack)(?: up)?: */i, '$1 ')
     .replace(/^fill: */i, 'Fill with ')
+    .replace(/^fill[.\s]*$/i, 'Fill with the filling')
     // `Fish out the stalks`: no fish.
     .replace(/^fish out (?=the |any )/i, 'Lift out ')
     // `It needs half an hour to settle before you cut it`.

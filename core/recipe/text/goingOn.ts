@@ -231,7 +231,7 @@ export function goesOnFrom(
   )
     return current
   if (
-    /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop) (?:in|through))\b/.test(
+    /^(?:add|(?:stir|pour|tip|mix|fold|whisk|beat|sprinkle|scatter|crumble|drop|break|squeeze|swirl|snip) (?:in|through))\b/.test(
       lower,
     ) ||
     /^(?:sprinkle|scatter|drizzle|brush|dust|dot|top|spread|glaze)\b|^(?:sift|sieve) (?:over|in)\b/.test(

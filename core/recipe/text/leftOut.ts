@@ -250,3 +250,8 @@ export const withVerbs = (text: string): string =>
       /(\d+ ?(?:minutes?|mins?)) (?:on )?(?:the )?lowest(?: heat)?, (?:then )?(\d+ ?(?:minutes?|mins?)) off(?: the heat)?(?=[.;]|$)/i,
       '$1 on the lowest heat, then leave off the heat for $2',
     )
+    // `180 fan, 45 min`.
+    .replace(
+      /^(\d{3}) ?(?:°? ?c)? ?(fan)?,? (?:for )?(?=\d[\d-]* ?(?:min|hour))/i,
+      (_, heat: string, fan = '') => `Bake at ${heat}C ${fan} for `,
+    )

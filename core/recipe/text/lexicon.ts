@@ -205,7 +205,7 @@ export const EQUIPMENT: [RegExp, string][] = [
     'pot',
   ],
   [
-    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bthe holes\b|\b\d+-hole (?:[a-z]+ )?(?:tins?|pans?|trays?)\b|\bcases\b|\b(?:the|paper|muffin|cupcake|bun) (?:paper )?cases\b|\b(?:the|into an?|in an?|lined|greased|buttered|prepared|same|your|square|round|deep|cm|inch|another|second) tins?\b(?! of)|\b\d+ ?(?:cm|in|inch|x)[a-z0-9 ]* (?:baking )?tins?\b|\bbaking tins?\b/,
+    /\b(?:muffin|cake|loaf|bread|sandwich|springform|tart|pie|flan|bun|brownie|square) (?:tins?|pans?|moulds?|molds?|cases?)\b|\bramekins?\b|\bspringforms?\b|\bthe holes\b|\b\d+-hole (?:[a-z]+ )?(?:tins?|pans?|trays?)\b|\bcases\b|\b(?:the|paper|muffin|cupcake|bun) (?:paper )?cases\b|\b(?:the|into an?|in an?|lined|greased|buttered|prepared|same|your|square|round|deep|cm|inch|another|second) tins?\b(?! of)|\b\d+ ?(?:cm|in|inch|x)[a-z0-9 ]* (?:baking )?tins?\b|\bbaking tins?\b/,
     'tin',
   ],
   [

@@ -38,7 +38,7 @@ export const MIXED_IN = /\binto (?:a|the) (?:[a-z]+ )?bowl with\b/i
 export const STRAINED_INTO = /\binto (?:an?|the|another) (?:\w+ )?(?:pan|pot|saucepan|bowl|jug)\b/i
 /** A tin or tray is got ready. */
 export const PREPARES =
-  /^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|two|three|four|both|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|casseroles?|moulds?|ramekins?)\b/i
+  /^brush (?:an?|the|your) (?:[a-z0-9]+ ){0,3}(?:tins?|springforms?|dish|tray) with (?:the |some |a little )?(?:[a-z]+ )?(?:butter|oil)\b|^(?:lightly |generously |well )?(?:line|grease|oil|butter|flour|base-line)(?:,| and)? (?:(?:line|flour|base-line) )?(?:an?|the|your|two|three|four|both|\d)\b[^.;]*\b(?:tins?|trays?|sheets?|dish(?:es)?|casseroles?|moulds?|ramekins?)\b/i
 
 /** Jars are got ready, with nothing in them yet. */
 export const WASHES_JARS =

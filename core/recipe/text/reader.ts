@@ -16,6 +16,7 @@ import {
   LIQUOR_STANDS,
   LOCKED,
   movesTo,
+  MOVING,
   overnight,
   REPEATS,
   sentenceCase,
@@ -148,6 +149,17 @@ export class Reader {
       return
     }
     this.prelude = undefined
+    // `Melt the butter. Mix the spinach and the feta`: melted for later, and by itself.
+    const apart = /^(?:mix|combine|whisk|beat|stir) (?!with\b|in\b|through\b|together\b)/i.test(
+      group.text,
+    )
+    if (prelude && !place.goesOn && apart && /^melt\b/i.test(prelude.text)) {
+      const melted = { text: prelude.text, work: 'soften' as const, verb: 'melt', meanwhile: true }
+      const mention = this.mentionOf(melted, prelude.place)
+      this.draft(mention, this.sourcing.of(mention))
+      this.take({ ...given, meanwhile: true }, place)
+      return
+    }
     const before = this.drafts.at(-1)
     if (before && KEPT_BACK.test(text)) {
       before.do = `${before.do}. ${sentenceCase(text)}`
@@ -321,7 +333,7 @@ export class Reader {
       verb: group.verb,
       work: group.work,
       uses: meantBy(group.text, label, this.threads),
-      vessels: equipmentIn(group.text).filter((k) => VESSELS.has(k)),
+      vessels: equipmentIn(group.text.replace(MOVING, '')).filter((k) => VESSELS.has(k)),
       meanwhile: group.meanwhile,
       ...place,
     }

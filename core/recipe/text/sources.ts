@@ -4,7 +4,7 @@ import { namesOf } from './ingredientLine'
 import { kindsIn, takeKinds, type Taking } from './kindsTaken'
 import { isLiquid } from './foods'
 import { fullest, madeAs } from './madeBefore'
-import { PREPARES, WASHES_JARS } from './methodWords'
+import { MOVING, PREPARES, WASHES_JARS } from './methodWords'
 import { ONE_LABEL, ONE_OF, OTHER_LABEL, OTHER_ONE, PART_OF, takesOut, THE_REST } from './partings'
 import {
   bareOf,
@@ -91,7 +91,10 @@ export class Sourcing {
         main: undefined,
         others: [],
         order: [],
-        after: [],
+        // `Brush the tin with butter` that has been melted.
+        after: jars
+          ? []
+          : mention.uses.flatMap((id) => kept.latest((t) => t.items.has(id))?.last ?? []),
         // `Butter the tins` takes none of the butter of the cake.
         fresh: jars || /^(?:butter|flour|oil|grease)\b/.test(lower) ? [] : mention.uses,
         prepares: true,
@@ -474,7 +477,8 @@ export class Sourcing {
   /** `Fluff it up`, `turn the salmon in it`: what was worked on last. */
   private speaksOfIt(whole: string, mention: Mention): boolean {
     // `Get the dripping smoking in a casserole, then brown it`: in what was made hot for it.
-    const lower = whole.replace(
+    const said = whole.replace(MOVING, '')
+    const lower = said.replace(
       /^(?:heat|warm|melt|get)\b[^.;]{3,80}?, then (?=[a-z]+ (?:it|them)\b)/,
       '',
     )
@@ -495,7 +499,7 @@ export class Sourcing {
     if (/^(?:dip|dredge|dunk|coat|roll|dust) (?:lightly )?(?:in|into|with)\b/.test(lower))
       return true
     return (
-      /^(?:in (?:the|that) [a-z -]{3,30}, )?[a-z-]+ (?:(?:up|out|down|over|off|gently|well|both|all|of|each) )*(?:it|them|these|this)\b(?! (?:is|are|has|have)\b)/.test(
+      /^(?:in (?:the|that) [a-z -]{3,30}, )?[a-z-]+ (?:(?:up|out|down|over|off|gently|well|both|all|most|some|of|each) )*(?:it|them|these|this)\b(?! (?:is|are|has|have)\b)/.test(
         lower,
       ) || /\b(?:in|into|with|over|to|on|through|from|around) (?:it|them)\b/.test(lower)
     )

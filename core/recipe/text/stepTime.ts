@@ -75,6 +75,7 @@ const BY_WORDS: { work?: WorkKind; words: RegExp; minutes: [number, number] }[] 
   { work: 'simmer', words: /\bmelt\b[^.]*\bbutter\b[^.]*\bflour\b/, minutes: [4, 6] },
   // `Wine, let reduce`: of a glass.
   { work: 'simmer', words: /\blet (?:it )?reduce\b|, reduce\b/, minutes: [3, 5] },
+  { work: 'soften', words: /^melt\b/, minutes: [2, 4] },
   // Spinach and other leaves.
   { work: 'soften', words: /\bwilt\b/, minutes: [2, 3] },
   // `Reheat the sauce`: as long as it takes to steam again.

@@ -83,6 +83,9 @@ export function workOf(
         ? 'simmer'
         : work
     case 'fold':
+      // `Fold the edges in`, of what lies in its tin.
+      if (/\bthe (?:edges|sides|ends) (?:in|over)\b/.test(text))
+        return OVEN_SHAPES.has(where.vessel ?? where.dish) ? 'assemble' : 'shape'
       return /\b(?:in|over) the (?:sides|edges|ends|corners|flaps)\b|\bin half\b|^fold (?:it )?(?:over|up)\b/.test(
         text,
       )
