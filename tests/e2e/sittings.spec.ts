@@ -60,8 +60,9 @@ async function cookThrough(page: Page, name: string) {
     const done = card.getByRole('button', { name: /^Done: / })
     told.push(
       await done.evaluate((button: HTMLElement) => {
+        const label = button.getAttribute('aria-label')!.replace('Done: ', '')
         button.click()
-        return button.getAttribute('aria-label')!.replace('Done: ', '')
+        return label
       }),
     )
     await expect.poll(ticks).toBeGreaterThan(before)
