@@ -35,8 +35,8 @@ describe('kinds of station', () => {
   })
 
   it('stand in only where there is another that does the same work', () => {
-    for (const { insteadOf } of Object.values(KINDS))
-      for (const other of insteadOf ?? []) expect(KINDS[other]).toBeDefined()
+    for (const { instead } of Object.values(KINDS))
+      for (const other of instead?.flatMap((s) => s.on) ?? []) expect(KINDS[other]).toBeDefined()
   })
 
   it('are said as one says them', () => {

@@ -70,14 +70,26 @@ export interface Kind {
   filled?: true
   /** There anyway, or only for keeping: nothing that a step asks for. */
   anyway?: true
-  /** What together does the same work where there is none of it. */
-  insteadOf?: readonly string[]
-  /** How it is done then, as one says it, where that is otherwise than the step says. */
-  instead?: string
-  /** How much longer it takes then. */
-  slower?: number
+  /** What does the same work where there is none of it: the first that is there and does such a step. */
+  instead?: readonly StandIn[]
   usual: StationInput
 }
+/** What does the work of something else. */
+export interface StandIn {
+  /** Kinds that do it together. */
+  on: readonly string[]
+  /** How it is done then, as one says it, where that is otherwise than the step says. */
+  how?: string
+  /** How much longer it takes then: an estimate of ours. */
+  slower?: number
+  /** Only for steps in these words. */
+  words?: RegExp
+}
+/** What is blended until nothing of it is left to see. */
+const SMOOTH = /\b(?:smooth|pur[eé]e|fluffy|paste|hummus|sauce|soup|dressing)\b/i
+/** A step that says nothing of the kind. */
+const NOT_SMOOTH = new RegExp(`^(?!.*${SMOOTH.source})`, 'i')
+const IN_A_POT: StandIn = { on: ['pot', 'burner'], how: 'in a pot' }
 type Facts = Omit<Kind, 'one' | 'many' | 'usual'> & { many?: string }
 const kind = (one: string, usual: StationInput, { many, ...facts }: Facts = {}): Kind => ({
   one,
@@ -110,7 +122,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
   'rice-cooker': kind(
     'rice cooker',
     machine('rice-cooker', 'Rice cooker', { size: 2, wash: { seconds: 90 } }),
-    { size: 'litres', insteadOf: ['pot', 'burner'], instead: 'in a pot' },
+    { size: 'litres', instead: [IN_A_POT] },
   ),
   'air-fryer': kind(
     'air fryer',
@@ -118,18 +130,33 @@ export const KINDS: Readonly<Record<string, Kind>> = {
     { size: 'litres' },
   ),
   microwave: kind('microwave', machine('microwave', 'Microwave'), {
-    insteadOf: ['pot', 'burner'],
-    instead: 'in a pot',
+    instead: [
+      {
+        on: ['frying-pan', 'burner'],
+        how: 'in a dry pan',
+        words: /\b(?:bread|flatbreads?|tortillas?|naans?|pitt?as?|wraps?|rolls|buns)\b/i,
+      },
+      IN_A_POT,
+    ],
   }),
-  processor: kind('processor', machine('processor', 'Food processor', { wash: { seconds: 90 } })),
+  processor: kind('processor', machine('processor', 'Food processor', { wash: { seconds: 90 } }), {
+    instead: [
+      { on: ['blender'], how: 'in a blender', words: SMOOTH },
+      { on: ['stick-blender'], how: 'with a stick blender', words: SMOOTH },
+      {
+        on: ['bowl'],
+        how: 'by hand in a bowl',
+        slower: 2,
+        words: /\b(?:flour|butter|dough|pastry)\b/i,
+      },
+      { on: ['board'], how: 'chopped finely by hand', slower: 3, words: NOT_SMOOTH },
+    ],
+  }),
   blender: kind('blender', machine('blender', 'Blender', { wash: { seconds: 30 } }), {
-    insteadOf: ['stick-blender'],
+    instead: [{ on: ['stick-blender'] }],
   }),
   mixer: kind('mixer', machine('mixer', 'Mixer', { wash: { seconds: 60 } }), {
-    insteadOf: ['bowl'],
-    instead: 'by hand in a bowl',
-    // An estimate of ours.
-    slower: 1.5,
+    instead: [{ on: ['bowl'], how: 'by hand in a bowl', slower: 1.5 }],
   }),
   'outdoor-grill': kind(
     'outdoor grill',
@@ -157,7 +184,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
   'stick-blender': kind(
     'stick blender',
     machine('stick-blender', 'Stick blender', { wash: { seconds: 30 } }),
-    { insteadOf: ['blender'] },
+    { instead: [{ on: ['blender'] }] },
   ),
   kettle: kind('kettle', machine('kettle', 'Kettle')),
   lid: kind('lid', many('lids', 'Lids', 'lid', 3), { counted: 'lids', loose: true }),

@@ -3,34 +3,10 @@ import { freeId } from './naming'
 import { durationsIn } from './text/durations'
 import { isMeat, isRaw } from './text/foods'
 import type { IngredientRead } from './text/ingredientLine'
+import { DONE } from './text/lexicon'
 import { pieceGrams } from './text/stepTime'
 import type { StepRead } from './text/drafts'
 
-/** What is done to an ingredient before it goes in, by the word that a list has for it. */
-const DONE: Record<string, string> = {
-  chopped: 'chop',
-  sliced: 'slice',
-  diced: 'dice',
-  cubed: 'cube',
-  minced: 'mince',
-  grated: 'grate',
-  crushed: 'crush',
-  peeled: 'peel',
-  cored: 'core',
-  deseeded: 'deseed',
-  halved: 'halve',
-  quartered: 'quarter',
-  shredded: 'shred',
-  trimmed: 'trim',
-  torn: 'tear',
-  cut: 'cut',
-  crumbled: 'crumble',
-  bashed: 'bash',
-  skinned: 'skin',
-  stoned: 'stone',
-  pitted: 'pit',
-  chunked: 'chop',
-}
 const WORD = new RegExp(`\\b(?:${Object.keys(DONE).join('|')})\\b`, 'g')
 /** Bought like that, and nothing is left to do. */
 const BOUGHT = /\b(?:tins?|tinned|cans?|canned|frozen|jars?|ready|passata|packets?|sachets?)\b/i

@@ -79,5 +79,5 @@ export const cooksThrough = (kind: WorkKind, minutes: number, flesh: boolean, wo
     (minutes >= BROKEN_THROUGH && BROKEN_UP.test(words)))
 /** Mince that is broken up as it fries: the heat gets to all of it in so many minutes, an estimate of ours. */
 const BROKEN_UP =
-  /\bbreak(?:ing)? (?:it|them|up|the)\b|\bcrumbl(?:e|ing)\b|\bno longer pink\b|\bcooked through\b/i
+  /\bbreak(?:ing)? (?:(?:it|them) up|up (?:the|any|all|with))\b|\bbreaking up\b|\bcrumbling (?:it|them)\b|\bno longer pink\b|\bcooked through\b/i
 const BROKEN_THROUGH = 6

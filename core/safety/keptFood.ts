@@ -32,7 +32,7 @@ export const KEPT_FOOD: Hazard[] = [
           (s) =>
             putsAway(s) &&
             !isDryBake(v, s) &&
-            !HOT_JARS.test(s.step.do) &&
+            !isPreserve(s) &&
             !v.later(s).some((l) => cooks(l.step.work)),
         ),
         'Into the fridge or freezer within two hours of leaving the heat, one in a hot kitchen, in shallow boxes: warm food keeps germs growing.',
@@ -121,9 +121,14 @@ const isDoughOnly = (view: View, id: string) => {
   return !seen.before.some((l) => l.cooked) && !seen.after.cooked
 }
 
+/** Chutney and jam, closed hot in hot jars, are kept so; soup in a jar is not. */
+const isPreserve = ({ step, items }: SeenStep) =>
+  /\b(?:hot|sterili[sz]ed) (?:[a-z]+ )?(?:jars?|bottles?)\b/i.test(step.do) &&
+  any(items, /\b(?:vinegar|sugar)\b/) &&
+  !any(items, /\b(?:stock|cream|milk)\b/) &&
+  !items.some(isMeat)
+
 /** Cakes, bars and bread keep dry in a tin: nothing in them wants the cold. */
-/** Closed hot in its jars, it is kept so. */
-const HOT_JARS = /\b(?:hot|warm|sterili[sz]ed|clean) (?:[a-z]+ )?(?:jars?|bottles?)\b/i
 const isDryBake = (view: View, { items }: SeenStep) =>
   any(items, /\b(?:flour|oats)\b/) &&
   !items.some(isMeat) &&

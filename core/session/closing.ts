@@ -1,4 +1,4 @@
-import { KINDS } from '../kitchen'
+import { isFilled, KINDS } from '../kitchen'
 import {
   freeId,
   goesIntoBoxes,
@@ -83,13 +83,8 @@ export function withEnd(recipe: Recipe, to: SessionDish['to']): Recipe {
       !goesIntoBoxes(s) &&
       (vessel === undefined || !KINDS[vessel]?.shallow)
     ) {
-      const box = ownStep(
-        fresh('box-up'),
-        'Divide it into shallow boxes, lids off',
-        'assemble',
-        [2, 4, 6],
-      )
-      steps.push({ ...box, hygiene: 'ready', scale: 'each', after: [{ step: from }] })
+      const box = boxUp(fresh('box-up'), [{ step: from }])
+      steps.push(box)
       from = box.id
     }
     const cool = coolDown(fresh('cool-down'), 'Leave it to cool, lids off', [{ step: from }])
@@ -110,6 +105,13 @@ const packing = (place: 'fridge' | 'freezer' | 'shelf', boxed: boolean) =>
   place === 'shelf'
     ? 'Pack it away dry, and label it'
     : `${boxed ? 'Lids' : 'Into boxes, lids'} on, label, into the ${place}`
+
+const boxUp = (id: string, after: Step['after']): Step => ({
+  ...ownStep(id, 'Divide it into shallow boxes, lids off', 'assemble', [2, 4, 6]),
+  hygiene: 'ready',
+  scale: 'each',
+  after,
+})
 
 const coolDown = (id: string, words: string, after: Step['after']): Step => ({
   ...ownStep(id, words, 'cool', [20, 30, 90]),
@@ -145,7 +147,7 @@ function boxedFirst(recipe: Recipe): Recipe {
   const ids = new Set(recipe.steps.map((s) => s.id))
   const isDeep = (s: Step) => {
     const kind = runs.find((r) => r.steps.includes(s.id))?.vessel.kind
-    return kind !== undefined && POTS.has(kind)
+    return kind !== undefined && isFilled(kind)
   }
   const thenPacked = (s: Step) => {
     const next = recipe.steps.filter((n) => n.after.some((a) => a.step === s.id))
@@ -158,16 +160,11 @@ function boxedFirst(recipe: Recipe): Recipe {
     if (!isCool || !isDeep(s) || !hotBefore(s) || !thenPacked(s)) return [s]
     const id = freeId('box-up', ids)
     ids.add(id)
-    const box = ownStep(id, 'Divide it into shallow boxes, lids off', 'assemble', [2, 4, 6])
-    return [
-      { ...box, hygiene: 'ready' as const, scale: 'each' as const, after: s.after },
-      { ...s, after: [{ step: id }] },
-    ]
+    return [boxUp(id, s.after), { ...s, after: [{ step: id }] }]
   })
   return steps.length > recipe.steps.length ? { ...recipe, steps } : recipe
 }
 const INTO = /^(?:bag|box|lid|portion)\b|\b(?:boxes|tubs?|bags?|jars?|containers?|portions?)\b/i
-const POTS = new Set(['pot', 'slow-cooker', 'pressure-cooker', 'rice-cooker'])
 
 /** What is done only when it is eaten: what says so, and all that comes after it, with what goes in only then. */
 export function servingSteps(recipe: Recipe): Step[] {

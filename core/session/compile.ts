@@ -85,12 +85,12 @@ export function compileSession(input: {
       withHeatChanges(withWaysApart(emptiedFirst(withStandIns(r, kitchen)), kitchen)),
     ]),
   )
-  const dishes = sayingWhence(dishesToMake(session, recipes)).map(({ recipe, batches }) => ({
+  const made = sayingWhence(dishesToMake(session, recipes)).map(({ recipe, batches }) => ({
     recipe: withRoomyWays(recipe, batches, kitchen),
     batches,
   }))
-  const exact = withStatedHeats(dishes.map((d) => d.recipe))
-  dishes.forEach((d, k) => (d.recipe = exact[k]!))
+  const exact = withStatedHeats(made.map((d) => d.recipe))
+  const dishes = made.map(({ batches }, k) => ({ recipe: exact[k]!, batches }))
   for (const { recipe } of dishes) recipes.set(recipe.id, recipe)
   const issues = sessionIssues(session, kitchen, recipes, dishes)
   if (issues.length) return { ok: false, issues }

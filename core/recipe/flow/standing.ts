@@ -1,5 +1,5 @@
 import type { Step } from '../schema'
-import { isGrain } from '../text/foods'
+import { isBread, isGrain } from '../text/foods'
 import { cooks, ON_HEAT } from '../work'
 import type { Lot } from './lots'
 
@@ -64,8 +64,7 @@ export const STANDING: Rule[] = [
   },
   {
     id: 'warm bread',
-    when: (_, a) =>
-      a.work === 'heat' && /\b(?:tortillas?|bread|naans?|pitt?as?|wraps?|rolls|buns)\b/i.test(a.do),
+    when: (_, a) => a.work === 'heat' && isBread(a.do),
     best: 5,
     most: 15,
     must: false,

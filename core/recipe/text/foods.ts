@@ -37,6 +37,10 @@ export const isDough = (text: string) =>
     text,
   )
 
+/** Bread and the like, which is warmed by itself and goes stiff as it stands. */
+export const isBread = (text: string) =>
+  /\b(?:bread|flatbreads?|tortillas?|naans?|pitt?as?|wraps?|rolls|buns)\b/i.test(text)
+
 /** Boiled rather than simmered when a method only says to cook it. */
 export const isBoiled = (text: string) =>
   isPasta(text) ||

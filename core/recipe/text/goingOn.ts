@@ -1,6 +1,6 @@
 import { COATS, OVEN_SHAPES } from '../flow/vessels'
 import type { WorkKind } from '../work'
-import { isLiquid, isMeat } from './foods'
+import { isBread, isLiquid, isMeat } from './foods'
 import { namesOf } from './ingredientLine'
 import { ON_HOB, POTS } from './lexicon'
 import { isUnder } from './meant'
@@ -164,8 +164,7 @@ export function goesOnFrom(
   if (WATER.test(lower) || ICE.test(lower)) return undefined
   // `Warm the flatbreads`: bread that stands by, and not what was done last.
   if (!fresh.length && BREADS.test(lower) && !mention.uses.length) return undefined
-  const bread = (id: string) =>
-    /\b(?:bread|tortillas?|naans?|pitt?as?|rolls|buns|wraps)\b/.test(kept.item(id))
+  const bread = (id: string) => isBread(kept.item(id))
   if (fresh.length && fresh.every(bread) && BREADS.test(lower)) return undefined
   // `Make six hollows, crack an egg into each`: in what is in the pan.
   if (

@@ -1,5 +1,5 @@
 import { lowerFirst, upperFirst } from '../casing'
-import { VERB_OF } from './lexicon'
+import { DONE, VERB_OF } from './lexicon'
 
 /** `Rest 10 minutes while you reduce the juices - 5 minutes`: what is done beside it takes its own time. */
 const WHILE_YOU_DO =
@@ -35,15 +35,6 @@ export const inParts = (line: string): string =>
 
 const HEAT_TURNED = String.raw`(?:turn|lower|raise|put) (?:the )?heat (?:up|down)|(?:turn|lower|raise) (?:it )?(?:up|down)`
 const PLACE = String.raw`(?:sauce)?pan|pot|bowl|tin|dish|tray|casserole|jug`
-/** `Peeled`, `quartered`, `diced` as commands: what is said of a vegetable that has yet to be cut. */
-const TO_DO = /^(peel|quarter|halv|dic|slic|chop|scrubb|trimm|cub|grat)ed$/
-const COMMAND: Record<string, string> = { halv: 'halve', dic: 'dice', slic: 'slice' }
-const MORE: Record<string, string> = { scrubb: 'scrub', trimm: 'trim', cub: 'cube', grat: 'grate' }
-const commandOf = (participle: string) => {
-  const stem = TO_DO.exec(participle.toLowerCase())?.[1]
-  return stem && (COMMAND[stem] ?? MORE[stem] ?? stem)
-}
-
 /** Whether a sentence begins with a command: `boil the sauce down`. */
 const isCommand = (text: string) => VERB_OF.has(/^[a-z]+/i.exec(text)?.[0].toLowerCase() ?? '')
 
@@ -66,7 +57,7 @@ export const withVerbs = (text: string): string =>
     )
     .replace(PUT_ON, (whole, lead: string | undefined, what: string, how: string, time: string) => {
       const words = how.split(/,\s*/)
-      const cuts = words.flatMap((w) => commandOf(w) ?? [])
+      const cuts = words.flatMap((w) => DONE[w.toLowerCase()] ?? [])
       const water = words.find((w) => /\bwater\b/i.test(w))
       if (!water) return whole
       const cut = cuts.length ? `${cuts.join(' and ')} ${what}, ` : ''

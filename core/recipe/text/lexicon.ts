@@ -233,3 +233,29 @@ export const VESSELS = new Set([...HOLDS_FOOD, 'griddle', 'blender', 'steamer'])
 export const POTS = new Set<string>(['pot', 'slow-cooker', 'pressure-cooker'])
 /** Vessels that stand on a burner while they are heated. */
 export const ON_HOB = new Set(['pot', 'frying-pan', 'griddle', 'steamer', 'kettle'])
+
+/** What is done to an ingredient before it goes in, by the word that a list has for it. */
+export const DONE: Record<string, string> = {
+  chopped: 'chop',
+  sliced: 'slice',
+  diced: 'dice',
+  cubed: 'cube',
+  minced: 'mince',
+  grated: 'grate',
+  crushed: 'crush',
+  peeled: 'peel',
+  cored: 'core',
+  deseeded: 'deseed',
+  halved: 'halve',
+  quartered: 'quarter',
+  shredded: 'shred',
+  trimmed: 'trim',
+  torn: 'tear',
+  cut: 'cut',
+  crumbled: 'crumble',
+  bashed: 'bash',
+  skinned: 'skin',
+  stoned: 'stone',
+  pitted: 'pit',
+  chunked: 'chop',
+}
