@@ -115,6 +115,9 @@ export function doneIn(
   return { work, equipment, said, named, vessel, wet }
 }
 
+/** `Blitz a third of it`: the rest stays in its pot, and this goes back there. */
+const OF_IT = /\b(?:half|a (?:third|quarter|few ladles)|some|part) of (?:it|the)\b/i
+
 /** Where the food is when a step is over. */
 export function leftIn(
   where: Whereabouts,
@@ -129,7 +132,8 @@ export function leftIn(
     work !== 'cut' &&
     work !== 'heat' &&
     (main !== 'bowl' || vessel) &&
-    !/\b(?:hand|stick|immersion) blender\b/i.test(text)
+    !/\b(?:hand|stick|immersion) blender\b/i.test(text) &&
+    !(work === 'blend' && OF_IT.test(text))
   ) {
     if (main !== where.vessel && main !== 'bowl') where.wet = wet
     where.vessel = main

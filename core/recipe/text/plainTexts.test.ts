@@ -163,6 +163,7 @@ Shred the ham. Stir most of it through the soup.`)
   const order = waits(steps)
   it('strains the pot without the hocks, and has the ham back in the soup', () => {
     expect(stepOf(steps, 'strain the').after.filter((a) => a.food !== false)).toHaveLength(1)
+    expect(stepOf(steps, 'stir back').equipment).toEqual(['pot'])
     expect(order['shred the']).toEqual(['lift out'])
     expect(order['stir most']!.sort()).toEqual(['shred the', 'stir back'])
   })
